@@ -1,0 +1,289 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Document;
+
+use BackedEnum;
+
+/**
+ * Reads one object of a decoded document field by field. A wrong field is noted with its path and
+ * read as its default, so that reading goes on and all problems are reported together.
+ */
+final class Reader
+{
+    /** @var array<string, true> */
+    private array $asked = [];
+
+    /** @param array<mixed> $fields */
+    private function __construct(private readonly array $fields, private readonly string $path, public readonly Problems $problems) {}
+
+    public static function of(mixed $value, string $path, Problems $problems): self
+    {
+        if (! is_array($value) || ($value !== [] && array_is_list($value))) {
+            $problems->add($path, 'is not an object', 'write it as {"field": value}');
+            $value = [];
+        }
+
+        return new self($value, $path, $problems);
+    }
+
+    public function path(string $field): string
+    {
+        return $this->path === '' ? $field : $this->path.'.'.$field;
+    }
+
+    public function has(string $field): bool
+    {
+        $this->asked[$field] = true;
+
+        return ($this->fields[$field] ?? null) !== null;
+    }
+
+    public function raw(string $field): mixed
+    {
+        $this->asked[$field] = true;
+
+        return $this->fields[$field] ?? null;
+    }
+
+    /** Text of 1 to $most characters, in valid UTF-8 and without control characters. */
+    public function text(string $field, int $most = 200): string
+    {
+        $value = $this->raw($field);
+        if (is_string($value) && trim($value) !== '' && self::clean($value, $most)) {
+            return $value;
+        }
+        $this->problems->add($this->path($field), $value === null ? 'is missing' : 'is not a usable text', "give 1 to {$most} printable characters");
+
+        return '?';
+    }
+
+    public function optionalText(string $field, int $most = 2000): ?string
+    {
+        $value = $this->raw($field);
+        if ($value === null || $value === '') {
+            return null;
+        }
+        if (is_string($value) && self::clean($value, $most)) {
+            return $value;
+        }
+        $this->problems->add($this->path($field), 'is not a usable text', "give up to {$most} printable characters or leave it out");
+
+        return null;
+    }
+
+    /** A ULID: 26 characters of Crockford base 32. */
+    public function id(string $field): string
+    {
+        return $this->optionalId($field) ?? $this->missingId($field);
+    }
+
+    public function optionalId(string $field): ?string
+    {
+        $value = $this->raw($field);
+        if ($value === null) {
+            return null;
+        }
+        if (is_string($value) && Id::isValid($value)) {
+            return $value;
+        }
+        $this->problems->add($this->path($field), 'is not an id', 'give a ULID of 26 characters, 0-9 and A-Z without I, L, O, U');
+
+        return Id::NONE;
+    }
+
+    public function flag(string $field, bool $default = false): bool
+    {
+        $value = $this->raw($field) ?? $default;
+        if (! is_bool($value)) {
+            $this->problems->add($this->path($field), 'is neither true nor false', 'give true or false');
+
+            return $default;
+        }
+
+        return $value;
+    }
+
+    public function number(string $field, float $least, float $most, ?float $default = null): float
+    {
+        $value = $this->optionalNumber($field, $least, $most) ?? $default;
+        if ($value === null) {
+            if (! $this->has($field)) {
+                $this->problems->add($this->path($field), 'is missing', "give a number from {$least} to {$most}");
+            }
+
+            return $least;
+        }
+
+        return $value;
+    }
+
+    public function optionalNumber(string $field, float $least, float $most): ?float
+    {
+        $value = $this->raw($field);
+        if ($value === null) {
+            return null;
+        }
+        if ((is_int($value) || is_float($value)) && is_finite((float) $value) && $value >= $least && $value <= $most) {
+            return (float) $value;
+        }
+        $this->problems->add($this->path($field), 'is not a number in range', "give a number from {$least} to {$most}");
+
+        return null;
+    }
+
+    public function whole(string $field, int $least, int $most, int $default): int
+    {
+        $value = $this->raw($field) ?? $default;
+        if (is_int($value) && $value >= $least && $value <= $most) {
+            return $value;
+        }
+        $this->problems->add($this->path($field), 'is not a whole number in range', "give a whole number from {$least} to {$most}");
+
+        return $default;
+    }
+
+    /**
+     * @template T of BackedEnum
+     *
+     * @param  class-string<T>  $enum
+     * @param  T  $default
+     * @return T
+     */
+    public function oneOf(string $field, string $enum, BackedEnum $default): BackedEnum
+    {
+        if (! $this->has($field)) {
+            return $default;
+        }
+
+        return $this->optionalOneOf($field, $enum) ?? $default;
+    }
+
+    /**
+     * @template T of BackedEnum
+     *
+     * @param  class-string<T>  $enum
+     * @return T|null
+     */
+    public function optionalOneOf(string $field, string $enum): ?BackedEnum
+    {
+        $value = $this->raw($field);
+        if ($value === null) {
+            return null;
+        }
+        $case = is_string($value) ? $enum::tryFrom($value) : null;
+        if ($case === null) {
+            $words = implode(', ', array_map(static fn (BackedEnum $c): string => (string) $c->value, $enum::cases()));
+            $this->problems->add($this->path($field), is_string($value) ? 'is "'.mb_substr($value, 0, 40).'", which is not known' : 'is not a word', "use one of {$words}");
+        }
+
+        return $case;
+    }
+
+    /** An instant written in UTC, such as 2026-03-02T19:05:00Z, as epoch seconds. */
+    public function instant(string $field): int
+    {
+        $epoch = $this->optionalInstant($field);
+        if ($epoch === null && ! $this->has($field)) {
+            $this->problems->add($this->path($field), 'is missing', 'give an instant in UTC such as 2026-03-02T19:05:00Z');
+        }
+
+        return $epoch ?? 0;
+    }
+
+    public function optionalInstant(string $field): ?int
+    {
+        $value = $this->raw($field);
+        if ($value === null) {
+            return null;
+        }
+        $epoch = is_string($value) ? Instant::parse($value) : null;
+        if ($epoch === null) {
+            $this->problems->add($this->path($field), 'is not an instant', 'give it in UTC such as 2026-03-02T19:05:00Z');
+        }
+
+        return $epoch;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(self): T  $read
+     * @return list<T>
+     */
+    public function each(string $field, callable $read, int $most = 2000): array
+    {
+        $out = [];
+        foreach ($this->items($field, $most) as $i => $item) {
+            $out[] = $read(self::of($item, $this->path($field).'['.$i.']', $this->problems));
+        }
+
+        return $out;
+    }
+
+    /** @return list<string> */
+    public function ids(string $field, int $most = 500): array
+    {
+        $out = [];
+        foreach ($this->items($field, $most) as $i => $item) {
+            if (is_string($item) && Id::isValid($item)) {
+                $out[] = $item;
+            } else {
+                $this->problems->add($this->path($field).'['.$i.']', 'is not an id', 'give a ULID');
+            }
+        }
+
+        return $out;
+    }
+
+    public function object(string $field): self
+    {
+        return self::of($this->raw($field) ?? [], $this->path($field), $this->problems);
+    }
+
+    /** Names what nobody asked for: a misspelt field must not be lost in silence. */
+    public function refuseTheRest(): void
+    {
+        foreach (array_keys($this->fields) as $field) {
+            if (! isset($this->asked[$field])) {
+                $this->problems->add($this->path(self::shown((string) $field)), 'is not a field here', 'use one of '.implode(', ', array_keys($this->asked)));
+            }
+        }
+    }
+
+    /** @return list<mixed> */
+    private function items(string $field, int $most): array
+    {
+        $value = $this->raw($field) ?? [];
+        if (! is_array($value) || ! array_is_list($value)) {
+            $this->problems->add($this->path($field), 'is not a list', 'write it as [ ... ]');
+
+            return [];
+        }
+        if (count($value) > $most) {
+            $this->problems->add($this->path($field), 'has '.count($value).' entries', "give at most {$most}");
+
+            return [];
+        }
+
+        return $value;
+    }
+
+    private function missingId(string $field): string
+    {
+        $this->problems->add($this->path($field), 'is missing', 'give a ULID of 26 characters');
+
+        return Id::NONE;
+    }
+
+    private static function clean(string $value, int $most): bool
+    {
+        return mb_check_encoding($value, 'UTF-8') && mb_strlen($value) <= $most && preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/', $value) === 0;
+    }
+
+    private static function shown(string $field): string
+    {
+        return mb_substr(mb_scrub($field, 'UTF-8'), 0, 60);
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Kit;
+
+use AmberStep\Core\Document\Reader;
+use AmberStep\Core\Material\Filler;
+use AmberStep\Core\Material\Glue;
+
+/** Where two parts meet. */
+final readonly class Joint
+{
+    /**
+     * @param  array{string, string}  $parts
+     * @param  list<string>  $blocks  areas the gun cannot reach once it is closed
+     * @param  float  $gapMm  widest gap, mm; 0 where there is none
+     * @param  float  $lengthCm  length of the seam, cm
+     */
+    public function __construct(
+        public string $id,
+        public int $position,
+        public string $name,
+        public array $parts,
+        public JointKind $kind = JointKind::Line,
+        public Closed $closed = Closed::Undecided,
+        public Glue $glue = Glue::ThinCement,
+        public bool $carriesLoad = false,
+        public array $blocks = [],
+        public float $gapMm = 0,
+        public float $lengthCm = 0,
+        public ?Filler $filler = null,
+    ) {}
+
+    public static function read(Reader $in): self
+    {
+        $parts = $in->ids('parts', 2);
+        if (count($parts) !== 2 || $parts[0] === $parts[1]) {
+            $in->problems->add($in->path('parts'), 'does not name two different parts', 'give the ids of the two parts that meet');
+            $parts = ['', ''];
+        }
+        $joint = new self(
+            $in->id('id'),
+            $in->whole('position', 0, 100000, 0),
+            $in->text('name', 120),
+            [$parts[0], $parts[1]],
+            $in->oneOf('kind', JointKind::class, JointKind::Line),
+            $in->oneOf('closed', Closed::class, Closed::Undecided),
+            $in->oneOf('glue', Glue::class, Glue::ThinCement),
+            $in->flag('carriesLoad'),
+            $in->ids('blocks'),
+            $in->number('gapMm', 0, 20, 0),
+            $in->number('lengthCm', 0, 1000, 0),
+            $in->optionalOneOf('filler', Filler::class),
+        );
+        $in->refuseTheRest();
+
+        return $joint;
+    }
+
+    public function isSeam(): bool
+    {
+        return $this->kind === JointKind::Seam;
+    }
+
+    public function filler(): Filler
+    {
+        return $this->filler ?? Filler::forGap($this->gapMm);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'id' => $this->id, 'position' => $this->position, 'name' => $this->name, 'parts' => $this->parts,
+            'kind' => $this->kind->value, 'closed' => $this->closed->value, 'glue' => $this->glue->value,
+            'carriesLoad' => $this->carriesLoad, 'blocks' => $this->blocks, 'gapMm' => $this->gapMm,
+            'lengthCm' => $this->lengthCm, 'filler' => $this->filler?->value,
+        ];
+    }
+}

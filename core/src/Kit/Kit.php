@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Kit;
+
+use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Document\Problems;
+use AmberStep\Core\Document\Reader;
+use DateTimeZone;
+use Throwable;
+
+/**
+ * What the user wants: the parts, how they meet, the areas and what each shall look like, and how the
+ * user steers the plan. Immutable; edits give a new one.
+ */
+final readonly class Kit
+{
+    public const LISTS = ['parts', 'joints', 'pieces', 'areas', 'edges', 'colours', 'pins', 'orders', 'notBefore', 'inserted', 'accepted'];
+
+    /** @var array<string, Part> */
+    public array $partsById;
+
+    /** @var array<string, Joint> */
+    public array $jointsById;
+
+    /** @var array<string, Area> */
+    public array $areasById;
+
+    /** @var array<string, Colour> */
+    public array $coloursById;
+
+    /** @var array<string, PieceLabel> */
+    public array $labelsById;
+
+    /**
+     * @param  float  $scale  72 for 1/72
+     * @param  list<Part>  $parts
+     * @param  list<Joint>  $joints
+     * @param  list<PieceLabel>  $pieces
+     * @param  list<Area>  $areas
+     * @param  list<Edge>  $edges
+     * @param  list<Colour>  $colours
+     * @param  list<Pin>  $pins
+     * @param  list<Order>  $orders
+     * @param  list<NotBefore>  $notBefore
+     * @param  list<Inserted>  $inserted
+     * @param  list<Acceptance>  $accepted
+     */
+    public function __construct(
+        public string $name,
+        public string $subject,
+        public float $scale,
+        public DateTimeZone $zone,
+        public array $parts,
+        public array $joints = [],
+        public array $pieces = [],
+        public array $areas = [],
+        public array $edges = [],
+        public array $colours = [],
+        public HouseRules $house = new HouseRules,
+        public array $pins = [],
+        public array $orders = [],
+        public array $notBefore = [],
+        public array $inserted = [],
+        public array $accepted = [],
+    ) {
+        $this->partsById = self::byId($parts);
+        $this->jointsById = self::byId($joints);
+        $this->areasById = self::byId($areas);
+        $this->coloursById = self::byId($colours);
+        $this->labelsById = self::byId($pieces);
+    }
+
+    /** @throws BadDocument with every problem found */
+    public static function fromArray(mixed $data): self
+    {
+        $problems = new Problems;
+        $in = Reader::of($data, '', $problems);
+        $zone = $in->text('zone', 60);
+        try {
+            $zone = new DateTimeZone($zone);
+        } catch (Throwable) {
+            $problems->add('zone', 'is not a time zone', 'give an IANA name such as Europe/Lisbon');
+            $zone = new DateTimeZone('UTC');
+        }
+        $kit = new self(
+            $in->text('name', 120),
+            $in->optionalText('subject', 200) ?? '',
+            $in->number('scale', 1, 10000),
+            $zone,
+            $in->each('parts', Part::read(...)),
+            $in->each('joints', Joint::read(...)),
+            $in->each('pieces', PieceLabel::read(...)),
+            $in->each('areas', Area::read(...)),
+            $in->each('edges', Edge::read(...)),
+            $in->each('colours', Colour::read(...)),
+            HouseRules::read($in->object('house')),
+            $in->each('pins', Pin::read(...)),
+            $in->each('orders', Order::read(...)),
+            $in->each('notBefore', NotBefore::read(...)),
+            $in->each('inserted', Inserted::read(...)),
+            $in->each('accepted', Acceptance::read(...)),
+        );
+        $in->refuseTheRest();
+        KitCheck::references($kit, $problems);
+        $problems->throwIfAny();
+
+        return $kit;
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        $all = static fn (array $things): array => array_map(static fn (object $t): array => $t->toArray(), $things);
+
+        return [
+            'name' => $this->name, 'subject' => $this->subject, 'scale' => $this->scale, 'zone' => $this->zone->getName(),
+            'parts' => $all($this->parts), 'joints' => $all($this->joints), 'pieces' => $all($this->pieces),
+            'areas' => $all($this->areas), 'edges' => $all($this->edges), 'colours' => $all($this->colours),
+            'house' => $this->house->positions,
+            'pins' => $all($this->pins), 'orders' => $all($this->orders), 'notBefore' => $all($this->notBefore),
+            'inserted' => $all($this->inserted), 'accepted' => $all($this->accepted),
+        ];
+    }
+
+    /**
+     * The kit after the edits; this one stays as it is.
+     *
+     * @param  list<Edit>  $edits
+     *
+     * @throws BadDocument when an edit cannot be carried out or leaves a kit that makes no sense
+     */
+    public function apply(array $edits): self
+    {
+        return $this->applyWithInverse($edits)[0];
+    }
+
+    /**
+     * @param  list<Edit>  $edits
+     * @return array{self, list<Edit>} the kit after the edits, and the edits that take them back
+     *
+     * @throws BadDocument
+     */
+    public function applyWithInverse(array $edits): array
+    {
+        $edited = new EditedDocument($this->toArray());
+        foreach ($edits as $edit) {
+            $edited->carryOut($edit);
+        }
+
+        return [self::fromArray($edited->document()), $edited->inverse()];
+    }
+
+    public function colour(?string $id): ?Colour
+    {
+        return $id === null ? null : $this->coloursById[$id] ?? null;
+    }
+
+    /** @return list<Edge> */
+    public function edgesOf(string $areaId): array
+    {
+        return array_values(array_filter($this->edges, static fn (Edge $e): bool => $e->touches($areaId)));
+    }
+
+    /**
+     * @template T of object{id: string}
+     *
+     * @param  list<T>  $things
+     * @return array<string, T>
+     */
+    private static function byId(array $things): array
+    {
+        $byId = [];
+        foreach ($things as $thing) {
+            $byId[$thing->id] = $thing;
+        }
+
+        return $byId;
+    }
+}

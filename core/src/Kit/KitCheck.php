@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Kit;
+
+use AmberStep\Core\Document\Problems;
+
+/** Sees to it that what a kit's things say of each other is there. */
+final class KitCheck
+{
+    public static function references(Kit $kit, Problems $problems): void
+    {
+        self::uniqueIds($kit, $problems);
+        foreach ($kit->joints as $i => $joint) {
+            foreach ($joint->parts as $part) {
+                if ($part !== '' && ! isset($kit->partsById[$part])) {
+                    $problems->add("joints[{$i}].parts", "names the part {$part}, which is not in the kit", 'name a part of this kit');
+                }
+            }
+            self::areas($kit, $joint->blocks, "joints[{$i}].blocks", $problems);
+        }
+        foreach ($kit->areas as $i => $area) {
+            if (! isset($kit->partsById[$area->part])) {
+                $problems->add("areas[{$i}].part", "names the part {$area->part}, which is not in the kit", 'name a part of this kit');
+            }
+            self::intent($kit, $area, "areas[{$i}]", $problems);
+        }
+        foreach ($kit->edges as $i => $edge) {
+            self::areas($kit, array_values(array_filter($edge->areas)), "edges[{$i}].areas", $problems);
+        }
+        foreach ($kit->pieces as $i => $piece) {
+            if (! isset($kit->partsById[$piece->id])) {
+                $problems->add("pieces[{$i}].id", 'is not the id of a part', "a piece's id is its oldest part's");
+            }
+        }
+        foreach ($kit->inserted as $i => $step) {
+            foreach ($step->targets as $target) {
+                if (! isset($kit->areasById[$target]) && ! isset($kit->jointsById[$target]) && ! isset($kit->partsById[$target])) {
+                    $problems->add("inserted[{$i}].targets", "names {$target}, which is not in the kit", 'name areas, a joint or a piece of this kit');
+                }
+            }
+        }
+    }
+
+    private static function intent(Kit $kit, Area $area, string $path, Problems $problems): void
+    {
+        $wanted = ['colour' => $area->intent->colour, 'insideColour' => $area->intent->insideColour, 'ground' => $area->intent->ground, 'preshade' => $area->intent->preshade];
+        foreach ($wanted as $field => $colour) {
+            if ($colour !== null && $kit->colour($colour) === null) {
+                $problems->add("{$path}.intent.{$field}", "names the colour {$colour}, which is not in the build", 'name a colour of this build');
+            }
+        }
+        if ($area->isPane() && $area->intent->colour !== null) {
+            $problems->add("{$path}.intent.colour", 'is set on a pane', "leave it out: a pane's intent is clear");
+        }
+        if ($area->seenThrough !== null && ! ($kit->areasById[$area->seenThrough] ?? null)?->isPane()) {
+            $problems->add("{$path}.seenThrough", 'is not a pane', 'name an area whose face is "pane"');
+        }
+    }
+
+    /** @param list<string> $areas */
+    private static function areas(Kit $kit, array $areas, string $path, Problems $problems): void
+    {
+        foreach ($areas as $area) {
+            if (! isset($kit->areasById[$area])) {
+                $problems->add($path, "names the area {$area}, which is not in the kit", 'name an area of this kit');
+            }
+        }
+    }
+
+    private static function uniqueIds(Kit $kit, Problems $problems): void
+    {
+        $seen = [];
+        foreach (['parts' => $kit->parts, 'joints' => $kit->joints, 'areas' => $kit->areas, 'edges' => $kit->edges, 'colours' => $kit->colours] as $list => $things) {
+            foreach ($things as $i => $thing) {
+                if (isset($seen[$thing->id])) {
+                    $problems->add("{$list}[{$i}].id", "is used twice: {$thing->id}", 'give each thing its own id');
+                }
+                $seen[$thing->id] = true;
+            }
+        }
+    }
+}

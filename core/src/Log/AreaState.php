@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Log;
+
+use AmberStep\Core\Drying\CabinetStay;
+use AmberStep\Core\Plan\Operation;
+
+/** What is really on one area, oldest layer first. Copied by clone: layers themselves never change. */
+final class AreaState
+{
+    /** @var list<Layer> */
+    public array $layers = [];
+
+    /** @var array<string, MaskOn> by purpose */
+    public array $masks = [];
+
+    public ?int $washedAt = null;
+
+    public bool $blownOff = false;
+
+    /** Last time it was sanded or handled after being washed. */
+    public ?int $soiledAt = null;
+
+    /** @var list<CabinetStay> */
+    public array $stays = [];
+
+    /** @var array<string, non-empty-list<int>> instants by "operation/purpose" */
+    public array $done = [];
+
+    public function top(): ?Layer
+    {
+        return $this->layers[count($this->layers) - 1] ?? null;
+    }
+
+    public function isMasked(): bool
+    {
+        return $this->masks !== [];
+    }
+
+    /** How often an operation was done for a purpose. */
+    public function count(Operation $operation, string $purpose): int
+    {
+        return count($this->done[$operation->value.'/'.$purpose] ?? []);
+    }
+
+    public function note(Operation $operation, string $purpose, int $atEpoch): void
+    {
+        $this->done[$operation->value.'/'.$purpose][] = $atEpoch;
+    }
+
+    public function lay(Layer $layer): void
+    {
+        $this->layers[] = $layer;
+    }
+
+    public function replaceTop(Layer $layer): void
+    {
+        $this->layers[array_key_last($this->layers) ?? 0] = $layer;
+        $this->layers = array_values($this->layers);
+    }
+
+    /** @return list<Layer> from the top down */
+    public function fromTop(): array
+    {
+        return array_reverse($this->layers);
+    }
+
+    public function staysMark(): string
+    {
+        return implode(',', array_map(static fn (CabinetStay $s): string => $s->mark(), $this->stays));
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Log;
+
+use AmberStep\Core\Material\WaitKind;
+use AmberStep\Core\Plan\Operation;
+
+/** Faults and remedies of handbook 2. */
+enum Fault: string
+{
+    case Run = 'run';
+    case Dust = 'dust';
+    case Grain = 'grain';
+    case OrangePeel = 'orange-peel';
+    case Crawl = 'crawl';
+    case Blush = 'blush';
+    case Crazing = 'crazing';
+    case Lifted = 'lifted';
+    case Bleed = 'bleed';
+    case Silvering = 'silvering';
+    case BurnThrough = 'burn-through';
+    case Dropped = 'dropped';
+
+    public function word(): string
+    {
+        return match ($this) {
+            self::Run => 'run or puddle',
+            self::Dust => 'dust or finger mark',
+            self::Grain => 'grain, tip dry',
+            self::OrangePeel => 'orange peel',
+            self::Crawl => 'crawl, fish-eye',
+            self::Blush => 'blush',
+            self::Crazing => 'crazing, wrinkles',
+            self::Lifted => 'lifted with the tape',
+            self::Bleed => 'bleed, overspray',
+            self::Silvering => 'silvered decal',
+            self::BurnThrough => 'burn-through',
+            self::Dropped => 'dropped',
+        };
+    }
+
+    /** What to do this minute. */
+    public function now(): string
+    {
+        return match ($this) {
+            self::Run => 'Leave it, lay the piece level, go on elsewhere.',
+            self::Dust, self::OrangePeel => 'Leave it.',
+            self::Grain => 'Stop and wipe the tip.',
+            self::Crawl => 'Stop. Add nothing.',
+            self::Blush => 'Leave it; bring the piece somewhere drier and warmer.',
+            self::Crazing => 'Stop all coats.',
+            self::Lifted => 'Do not press it back.',
+            self::Bleed => 'Water acrylic: take it up with a damp bud at once.',
+            self::Silvering => 'Leave it dry.',
+            self::BurnThrough => 'Stop.',
+            self::Dropped => 'Look at pins, rails and joints.',
+        };
+    }
+
+    /**
+     * The remedy's steps in order: operation, what to do, the wait before it.
+     *
+     * @return non-empty-list<array{Operation, string, WaitKind|null}>
+     */
+    public function remedy(): array
+    {
+        $recoat = [Operation::Colour, 'Recoat where it was cut', null];
+        $mist = [Operation::Colour, 'Mist over the place', null];
+
+        return match ($this) {
+            self::Run => [[Operation::Flat, 'Flat the run: P1000, then P2000 wet', WaitKind::SandSafe], $recoat],
+            self::Dust => [[Operation::Flat, 'Flat the speck: P2000 wet', WaitKind::SandSafe], $recoat],
+            self::Grain => [[Operation::Flat, 'Flat the grain: P2000, then spray wetter and closer', WaitKind::SandSafe], $recoat],
+            self::OrangePeel => [[Operation::Flat, 'P2000 wet and polish, if the film allows', WaitKind::Cured]],
+            self::Crawl => [[Operation::Flat, 'Abrade and degrease the place', WaitKind::SandSafe], $mist],
+            self::Blush => [[Operation::Colour, 'Mist slow thinner over the blush, or recoat', WaitKind::Recoat]],
+            self::Crazing => [[Operation::Flat, 'Flat or strip the place', WaitKind::Cured], [Operation::Barrier, 'Spray a barrier coat', null], $mist],
+            self::Lifted => [[Operation::Flat, 'Feather the edge: P1500', WaitKind::SandSafe], [Operation::Prime, 'Spot prime', null], $mist],
+            self::Bleed => [[Operation::Flat, 'Scrape back or P2500, then touch up', WaitKind::TapeSafe]],
+            self::Silvering => [[Operation::Look, 'Prick the film, setting solution, leave 24 h', null], [Operation::Gloss, 'Gloss over the decal', null]],
+            self::BurnThrough => [[Operation::Prime, 'Spot prime to a panel edge', WaitKind::TouchDry], [Operation::Colour, 'Colour the whole panel', null]],
+            self::Dropped => [[Operation::Look, 'Repair what broke, and enter it as found', null]],
+        };
+    }
+
+    /** Twice the sand-safe time for a run: it is thickest where it sags. */
+    public function waitFactor(): float
+    {
+        return $this === self::Run ? 2.0 : 1.0;
+    }
+}

@@ -1,0 +1,236 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Log;
+
+use AmberStep\Core\Drying\CabinetStay;
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Material\CoatKind;
+use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Plan\Operation;
+
+/** Folds one event after the other into a Surface. The planner folds imaginary events the same way. */
+final class Fold
+{
+    /** Purpose of a mask or coat nobody gave a purpose. */
+    public const ANY = '*';
+
+    public function __construct(private readonly Kit $kit, private readonly Shelf $shelf, public readonly Surface $surface) {}
+
+    public function apply(Event $event): void
+    {
+        foreach ($event->targets as $target) {
+            $this->surface->lastAt[$target] = $event->atEpoch;
+        }
+        if ($event->stepKey !== null) {
+            $this->surface->answered[$event->stepKey] = [$event->atEpoch, $event->id];
+        }
+        match ($event->kind) {
+            EventKind::Done => $this->done($event),
+            EventKind::MaskOn => $this->maskOn($event),
+            EventKind::MaskOff => $this->maskOff($event),
+            EventKind::Glued => $this->glued($event),
+            EventKind::IntoCabinet => $this->intoCabinet($event),
+            EventKind::OutOfCabinet => $this->outOfCabinet($event),
+            EventKind::Mixed => $this->surface->mixes[] = new Mix($event->id, (string) $event->product, $event->atEpoch, $event->potLifeMinutes ?? 0),
+            EventKind::Fault => $this->fault($event),
+            EventKind::Verdict => $this->verdict($event),
+            EventKind::Reading, EventKind::Note, EventKind::TakeBack => null,
+        };
+        if ($event->stepKey !== null && str_contains($event->stepKey, '/fault+')) {
+            $this->remedyDone($event->stepKey);
+        }
+    }
+
+    /** The purpose a fact is counted under: a phase's own mark is part of the step's key, not of the fact. */
+    public static function counted(string $purpose): string
+    {
+        return explode('+', $purpose, 2)[0];
+    }
+
+    private function done(Event $event): void
+    {
+        $operation = $event->operation ?? Operation::Look;
+        if ($operation->joins()) {
+            $this->glued($event);
+
+            return;
+        }
+        $purpose = $event->purpose === '' ? $this->guessPurpose($event) : self::counted($event->purpose);
+        $product = $operation->leavesLayer() ? ($this->shelf->find($event->product) ?? $this->unknown($event->product)) : null;
+        foreach ($event->targets as $target) {
+            if (isset($this->kit->jointsById[$target])) {
+                $this->joint($target, $operation, $purpose, $event);
+
+                continue;
+            }
+            $state = isset($this->kit->areasById[$target]) ? $this->surface->area($target) : $this->surface->piece($target);
+            $state->note($operation, $purpose, $event->atEpoch);
+            $this->onArea($state, $operation, $purpose, $product, $event);
+        }
+        if ($operation === Operation::Inspect) {
+            foreach ($event->targets as $target) {
+                $this->surface->inspections[$target][] = [$event->atEpoch, $event->found ?? 0, $purpose];
+            }
+        }
+    }
+
+    private function onArea(AreaState $state, Operation $operation, string $purpose, ?Product $product, Event $event): void
+    {
+        if ($operation === Operation::Wash) {
+            $state->washedAt = $event->atEpoch;
+            $state->blownOff = $event->blownOff;
+        } elseif ($operation->sands() && $state->top() === null) {
+            $state->soiledAt = $event->atEpoch;
+        } elseif ($operation === Operation::Decal) {
+            $state->lay(new Layer($operation, $purpose, null, [new Coat($event->atEpoch, CoatKind::Light, 0, $event->id, $event->stepKey)]));
+        } elseif ($product !== null) {
+            $this->coat($state, $operation, $purpose, $product, $event);
+        }
+    }
+
+    private function coat(AreaState $state, Operation $operation, string $purpose, Product $product, Event $event): void
+    {
+        $kind = $event->coatKind ?? CoatKind::Light;
+        $film = $event->filmMicrons ?? $kind->filmMicrons($product->family->figures()->referenceFilmMicrons);
+        $coat = new Coat($event->atEpoch, $kind, $film, $event->id, $event->stepKey);
+        $top = $state->top();
+        if ($top !== null && $top->takes($operation, $purpose, $product)) {
+            $state->replaceTop($top->with($coat));
+        } else {
+            $state->lay(new Layer($operation, $purpose, $product, [$coat]));
+        }
+    }
+
+    private function joint(string $id, Operation $operation, string $purpose, Event $event): void
+    {
+        $joint = $this->surface->joint($id);
+        $joint->done[$operation->value.'/'.$purpose][] = $event->atEpoch;
+        if ($operation === Operation::Fill) {
+            $joint->filledAt = $event->atEpoch;
+            $joint->filler = $event->filler ?? $this->kit->jointsById[$id]->filler();
+        }
+        if ($operation->sands()) {
+            foreach ($this->kit->areas as $area) {
+                if (in_array($area->part, $this->kit->jointsById[$id]->parts, true)) {
+                    $this->surface->area($area->id)->soiledAt = $event->atEpoch;
+                }
+            }
+        }
+    }
+
+    private function glued(Event $event): void
+    {
+        foreach ($event->targets as $target) {
+            $joint = $this->kit->jointsById[$target] ?? null;
+            if ($joint !== null) {
+                $state = $this->surface->joint($target);
+                $state->closedAt = $event->atEpoch;
+                $state->glue = $event->glue ?? $joint->glue;
+            }
+        }
+    }
+
+    private function maskOn(Event $event): void
+    {
+        $purpose = $event->purpose === '' ? self::ANY : self::counted($event->purpose);
+        foreach ($event->targets as $target) {
+            $state = $this->surface->area($target);
+            $state->note(Operation::Mask, $purpose, $event->atEpoch);
+            $state->masks[$purpose] = new MaskOn($event->medium ?? \AmberStep\Core\Material\Medium::PaperTape, $event->atEpoch, $purpose, $event->id);
+        }
+    }
+
+    private function maskOff(Event $event): void
+    {
+        $purpose = $event->purpose === '' ? self::ANY : self::counted($event->purpose);
+        foreach ($event->targets as $target) {
+            $state = $this->surface->area($target);
+            $state->note(Operation::Unmask, $purpose, $event->atEpoch);
+            if ($purpose === self::ANY) {
+                $state->masks = [];
+            }
+            unset($state->masks[$purpose], $state->masks[self::ANY], $state->masks['insert']);
+        }
+    }
+
+    private function intoCabinet(Event $event): void
+    {
+        foreach ($event->targets as $target) {
+            $state = $this->surface->area($target);
+            $state->note(Operation::Cabinet, 'in', $event->atEpoch);
+            $state->stays[] = new CabinetStay($event->atEpoch, null, $event->cabinetC ?? 45);
+        }
+    }
+
+    private function outOfCabinet(Event $event): void
+    {
+        foreach ($event->targets as $target) {
+            $state = $this->surface->area($target);
+            $last = array_pop($state->stays);
+            if ($last !== null) {
+                $state->stays[] = new CabinetStay($last->fromEpoch, $last->untilEpoch ?? $event->atEpoch, $last->temperatureC);
+            }
+        }
+    }
+
+    private function fault(Event $event): void
+    {
+        $first = $event->targets[0] ?? '';
+        $top = $this->surface->area($first)->top();
+        $this->surface->faults[$event->id] = new OpenFault($event->id, $event->fault ?? Fault::Dust, $event->targets, $event->atEpoch, $event->product ?? $top?->product?->id);
+    }
+
+    /** A fault is closed by the last step of its remedy. */
+    private function remedyDone(string $stepKey): void
+    {
+        if (preg_match('~/fault\+([0-9A-Z]{26})/(\d+)\z~', $stepKey, $m) === 1) {
+            $fault = $this->surface->faults[$m[1]] ?? null;
+            if ($fault !== null && (int) $m[2] >= count($fault->fault->remedy())) {
+                $this->surface->faultClosed($m[1]);
+            }
+        }
+    }
+
+    private function verdict(Event $event): void
+    {
+        if ($event->wait === null || $event->verdict === null) {
+            return;
+        }
+        foreach ($event->targets as $target) {
+            $top = $this->surface->area($target)->top();
+            $typical = $top?->product?->family->figures()->minutes($event->wait);
+            if ($top === null || $top->product === null || $typical === null) {
+                continue;
+            }
+            $age = ($event->atEpoch - $top->lastCoat()->atEpoch) / 60 / $typical;
+            $this->surface->learned->hear($top->product->id, $event->wait->value, $event->verdict, $age);
+        }
+    }
+
+    /** A coat logged off plan counts for the colour of the build that uses its product. */
+    private function guessPurpose(Event $event): string
+    {
+        $fallback = match ($event->operation) {
+            Operation::Colour, Operation::Ground, Operation::InsideColour, Operation::Preshade => self::ANY,
+            default => 'all',
+        };
+        if ($fallback === self::ANY) {
+            foreach ($this->kit->colours as $colour) {
+                if ($colour->product === $event->product) {
+                    return $colour->id;
+                }
+            }
+        }
+
+        return $fallback;
+    }
+
+    /** A product that has left the shelf since: planned on as the mildest family, so that nothing is promised of it. */
+    private function unknown(?string $id): Product
+    {
+        return new Product($id ?? \AmberStep\Core\Document\Id::NONE, 'a paint no longer on the shelf', '', \AmberStep\Core\Material\Family::WaterAcrylic, \AmberStep\Core\Material\Role::Colour);
+    }
+}

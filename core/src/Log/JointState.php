@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Log;
+
+use AmberStep\Core\Material\Filler;
+use AmberStep\Core\Material\Glue;
+use AmberStep\Core\Plan\Operation;
+
+/** What was done to one joint. */
+final class JointState
+{
+    public ?int $closedAt = null;
+
+    public ?Glue $glue = null;
+
+    public ?int $filledAt = null;
+
+    public ?Filler $filler = null;
+
+    /** @var array<string, non-empty-list<int>> instants by "operation/purpose" */
+    public array $done = [];
+
+    public function count(Operation $operation, string $purpose): int
+    {
+        return count($this->done[$operation->value.'/'.$purpose] ?? []);
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Log;
+
+use AmberStep\Core\Material\Below;
+use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Sheen;
+use AmberStep\Core\Plan\Operation;
+
+/** Coats of one product laid for one purpose, one on the other, or a decal. Immutable. */
+final readonly class Layer
+{
+    /** Same mark, same clocks: lets waits be worked out once for areas that were sprayed together. */
+    public string $mark;
+
+    /** @param non-empty-list<Coat> $coats */
+    public function __construct(public Operation $operation, public string $purpose, public ?Product $product, public array $coats, public bool $buffed = false)
+    {
+        $mark = $product === null ? '-' : $product->id;
+        foreach ($coats as $coat) {
+            $mark .= '|'.$coat->atEpoch.':'.$coat->filmMicrons;
+        }
+        $this->mark = $mark;
+    }
+
+    public function takes(Operation $operation, string $purpose, Product $product): bool
+    {
+        return $this->operation === $operation && $this->purpose === $purpose && $this->product?->id === $product->id;
+    }
+
+    public function with(Coat $coat): self
+    {
+        return new self($this->operation, $this->purpose, $this->product, [...$this->coats, $coat], $this->buffed);
+    }
+
+    public function lastCoat(): Coat
+    {
+        return $this->coats[count($this->coats) - 1];
+    }
+
+    public function firstCoat(): Coat
+    {
+        return $this->coats[0];
+    }
+
+    /** µm of dry film, all coats. */
+    public function filmMicrons(): float
+    {
+        return array_sum(array_map(static fn (Coat $c): float => $c->filmMicrons, $this->coats));
+    }
+
+    /** The row of the attack table it is to the next wet coat. */
+    public function below(): Below
+    {
+        return $this->product === null ? Below::Decal : $this->product->family->below();
+    }
+
+    public function isDecal(): bool
+    {
+        return $this->product === null;
+    }
+
+    /** How it shines: a varnish or paint by its product, unnamed paint as satin, a decal not at all. */
+    public function sheen(): Sheen
+    {
+        return $this->product->sheen ?? Sheen::Satin;
+    }
+
+    public function isPlanned(): bool
+    {
+        return str_starts_with($this->firstCoat()->eventId, 'plan:');
+    }
+
+    public function word(): string
+    {
+        return $this->product === null ? 'decal' : $this->product->name;
+    }
+}

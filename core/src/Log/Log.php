@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Log;
+
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Material\Shelf;
+
+/** The append-only log, folded. */
+final class Log
+{
+    /**
+     * What is really on the model at $nowEpoch. The order the events arrive in does not matter; an event
+     * that was taken back is as if it had never been; what lies in the future has not happened.
+     *
+     * @param  iterable<Event>  $events
+     * @param  null|callable(Event, Surface): void  $before  called with each event and the surface before it
+     */
+    public static function replay(iterable $events, Kit $kit, Shelf $shelf, int $nowEpoch, ?callable $before = null): Surface
+    {
+        $surface = new Surface;
+        $fold = new Fold($kit, $shelf, $surface);
+        foreach (self::standing($events) as $event) {
+            if ($event->atEpoch <= $nowEpoch) {
+                if ($before !== null) {
+                    $before($event, $surface);
+                }
+                $fold->apply($event);
+            }
+        }
+
+        return $surface;
+    }
+
+    /**
+     * The events that stand, in the order they happened. A take-back that was itself taken back does not count.
+     *
+     * @param  iterable<Event>  $events
+     * @return list<Event>
+     */
+    public static function standing(iterable $events): array
+    {
+        $all = [];
+        foreach ($events as $event) {
+            $all[$event->id] = $event;
+        }
+        $backs = array_filter($all, static fn (Event $e): bool => $e->kind === EventKind::TakeBack);
+        uasort($backs, static fn (Event $a, Event $b): int => Event::inOrder($b, $a));
+        $gone = [];
+        foreach ($backs as $back) {
+            if (! isset($gone[$back->id]) && $back->takesBack !== null) {
+                $gone[$back->takesBack] = true;
+            }
+        }
+        $standing = array_values(array_filter($all, static fn (Event $e): bool => ! isset($gone[$e->id]) && $e->kind !== EventKind::TakeBack));
+        usort($standing, Event::inOrder(...));
+
+        return $standing;
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Log;
+
+/** What is really on the model: the fold of the log. The planner copies it and lays imaginary coats on the copy. */
+final class Surface
+{
+    /** @var array<string, AreaState> */
+    private array $areas = [];
+
+    /** @var array<string, JointState> */
+    private array $joints = [];
+
+    /** @var array<string, AreaState> marks on whole pieces: mounted, faces kept bare */
+    private array $pieces = [];
+
+    /** @var array<string, OpenFault> by event id */
+    public array $faults = [];
+
+    /** @var list<Mix> */
+    public array $mixes = [];
+
+    /** @var array<string, array{int, string}> step keys answered: when, and by which event */
+    public array $answered = [];
+
+    /** @var array<string, list<array{int, int, string}>> inspections by target: when, how many defects, before what */
+    public array $inspections = [];
+
+    public Learned $learned;
+
+    /** @var array<string, int> by target: last event there */
+    public array $lastAt = [];
+
+    public function __construct()
+    {
+        $this->learned = new Learned;
+    }
+
+    public function __clone()
+    {
+        foreach (['areas', 'joints', 'pieces'] as $group) {
+            foreach ($this->{$group} as $id => $state) {
+                $this->{$group}[$id] = clone $state;
+            }
+        }
+        $this->learned = clone $this->learned;
+    }
+
+    public function area(string $id): AreaState
+    {
+        return $this->areas[$id] ??= new AreaState;
+    }
+
+    public function joint(string $id): JointState
+    {
+        return $this->joints[$id] ??= new JointState;
+    }
+
+    public function piece(string $id): AreaState
+    {
+        return $this->pieces[$id] ??= new AreaState;
+    }
+
+    /** @return array<string, AreaState> */
+    public function areas(): array
+    {
+        return $this->areas;
+    }
+
+    public function faultClosed(string $eventId): void
+    {
+        unset($this->faults[$eventId]);
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Material;
+
+use AmberStep\Core\Document\Problems;
+use AmberStep\Core\Document\Reader;
+
+/** A paint, primer, varnish or wash on the shelf. */
+final readonly class Product
+{
+    /**
+     * @param  string|null  $swatch  sRGB as #RRGGBB
+     * @param  int|null  $grade  primer grade: the scratch it hides (500 coarse to 1500 fine)
+     * @param  list<string>  $triedOn  rows of the attack table a spoon was logged on
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $range,
+        public Family $family,
+        public Role $role,
+        public ?string $swatch = null,
+        public ?Sheen $sheen = null,
+        public Opacity $opacity = Opacity::Good,
+        public bool $bites = false,
+        public bool $etch = false,
+        public ?int $grade = null,
+        public ?Liquid $thinnedWith = null,
+        public array $triedOn = [],
+        public ?LabelFigures $label = null,
+        public ?float $sizeMl = null,
+        public ?float $price = null,
+        public ?float $levelMl = null,
+    ) {}
+
+    public static function read(Reader $in): self
+    {
+        $swatch = $in->optionalText('swatch', 7);
+        if ($swatch !== null && preg_match('/\A#[0-9A-Fa-f]{6}\z/', $swatch) !== 1) {
+            $in->problems->add($in->path('swatch'), 'is not a colour', 'write it as #7C96A3');
+            $swatch = null;
+        }
+        $tried = $in->raw('triedOn') ?? [];
+        $grade = $in->optionalNumber('grade', 100, 3000);
+        $product = new self(
+            $in->id('id'),
+            $in->text('name', 120),
+            $in->optionalText('range', 80) ?? '',
+            $in->oneOf('family', Family::class, Family::WaterAcrylic),
+            $in->oneOf('role', Role::class, Role::Colour),
+            $swatch === null ? null : strtoupper($swatch),
+            $in->optionalOneOf('sheen', Sheen::class),
+            $in->oneOf('opacity', Opacity::class, Opacity::Good),
+            $in->flag('bites'),
+            $in->flag('etch'),
+            $grade === null ? null : (int) $grade,
+            $in->optionalOneOf('thinnedWith', Liquid::class),
+            is_array($tried) ? array_values(array_filter($tried, is_string(...))) : [],
+            $in->has('label') ? LabelFigures::read($in->object('label')) : null,
+            $in->optionalNumber('sizeMl', 0.1, 100000),
+            $in->optionalNumber('price', 0, 1000000),
+            $in->optionalNumber('levelMl', 0, 100000),
+        );
+        $in->refuseTheRest();
+
+        return $product;
+    }
+
+    /** @throws \AmberStep\Core\Document\BadDocument */
+    public static function fromArray(mixed $data): self
+    {
+        $problems = new Problems;
+        $product = self::read(Reader::of($data, '', $problems));
+        $problems->throwIfAny();
+
+        return $product;
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'id' => $this->id, 'name' => $this->name, 'range' => $this->range,
+            'family' => $this->family->value, 'role' => $this->role->value, 'swatch' => $this->swatch,
+            'sheen' => $this->sheen?->value, 'opacity' => $this->opacity->value, 'bites' => $this->bites,
+            'etch' => $this->etch, 'grade' => $this->grade, 'thinnedWith' => $this->thinnedWith?->value,
+            'triedOn' => $this->triedOn, 'label' => $this->label?->toArray(),
+            'sizeMl' => $this->sizeMl, 'price' => $this->price, 'levelMl' => $this->levelMl,
+        ];
+    }
+
+    /** The strongest liquid that arrives with it: enamel cut with lacquer thinner counts as lacquer. */
+    public function liquid(): Liquid
+    {
+        $own = $this->family->liquid();
+        $order = [Liquid::WaterAcrylic, Liquid::WhiteSpirit, Liquid::AlcoholAcrylic, Liquid::Lacquer, Liquid::TwoPart];
+        if ($this->thinnedWith === null) {
+            return $own;
+        }
+
+        return $order[max((int) array_search($own, $order, true), (int) array_search($this->thinnedWith, $order, true))];
+    }
+
+    public function isMetallic(): bool
+    {
+        return $this->role === Role::Metallic;
+    }
+
+    /** Coats planned when the user says nothing: two at least, more where it covers badly. */
+    public function coats(): int
+    {
+        return match ($this->role) {
+            Role::Metallic, Role::Varnish => 2,
+            Role::Wash => 1,
+            default => $this->opacity->coats(),
+        };
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Plan;
+
+use AmberStep\Core\Log\Event;
+
+/** Something that was done while a hold forbade it. It is recorded, never refused: it happened. */
+final readonly class Breach
+{
+    public function __construct(public Event $event, public Hold $hold) {}
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Plan;
+
+use AmberStep\Core\Drying\Room;
+use AmberStep\Core\Drying\Waits;
+use AmberStep\Core\Drying\WorkClock;
+use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Log\Event;
+use AmberStep\Core\Log\Log;
+use AmberStep\Core\Log\Surface;
+use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Rule\Finding;
+use AmberStep\Core\Rule\RuleBook;
+use AmberStep\Core\Schedule\Calendar;
+
+/** The passes from a kit and a log to a plan. Deterministic: same input, same plan, to the byte. */
+final class Compiler
+{
+    /** A breach of less than this is the thickness of a thumb. */
+    private const GRACE_SECONDS = 60;
+
+    public function __construct(private readonly ?RuleBook $book = null) {}
+
+    /** @param list<Event> $events */
+    public function compile(Kit $kit, HouseRules $house, Shelf $shelf, array $events, Room $room, Calendar $calendar, int $nowEpoch): Plan
+    {
+        $rules = $this->book ?? RuleBook::ofTheTrade();
+        $clock = new WorkClock($room);
+        $breakdown = new Breakdown($kit, $house);
+        $standing = array_values(array_filter(Log::standing($events), static fn (Event $e): bool => $e->atEpoch <= $nowEpoch));
+        [$surface, $breaches] = $this->replay($standing, $kit, $shelf, $breakdown, $clock, $rules, $nowEpoch);
+        $steps = (new StepBuilder($kit, $house, $shelf, $breakdown, $surface))->build();
+        $context = new Context($kit, $house, $shelf, $breakdown, $steps, $surface, $room, $nowEpoch);
+        $sequence = new Sequencer($steps->all(), self::constraints($rules, $context));
+        $order = $sequence->order();
+        $progress = new Progress($kit, $breakdown, $steps, $surface);
+        $left = [];
+        foreach ($order as $key) {
+            $step = $progress->left($steps->all()[$key]);
+            if ($step !== null) {
+                $left[$key] = $step;
+            }
+        }
+        $waits = new Waits($clock, $surface->learned);
+        $world = new World($kit, $breakdown, clone $surface, $waits);
+        $planned = (new Scheduler($context, $world, $rules, $sequence, $calendar, $room))->run($left);
+        $outlook = new Outlook($context, $planned, $world->surface, $waits, $standing, $breaches, $sequence->circles);
+        $aspects = new Aspects($context, $planned, $room, $nowEpoch);
+        $pieces = $aspects->ofPieces();
+
+        return new Plan($context, $planned, (new Judgement($rules))->findings($outlook), $pieces, (new HoldLine($context, $aspects))->running($planned, $nowEpoch), $nowEpoch);
+    }
+
+    /** @return iterable<Constraint> */
+    private static function constraints(RuleBook $rules, Context $context): iterable
+    {
+        foreach ($rules->orders as $rule) {
+            yield from $rule->order($context);
+        }
+    }
+
+    /**
+     * Folds the log, and asks the hold rules of each event whether it was time for it.
+     *
+     * @param  list<Event>  $events
+     * @return array{Surface, list<Breach>}
+     */
+    private function replay(array $events, Kit $kit, Shelf $shelf, Breakdown $breakdown, WorkClock $clock, RuleBook $rules, int $nowEpoch): array
+    {
+        $breaches = [];
+        $waits = null;
+        $surface = Log::replay($events, $kit, $shelf, $nowEpoch, static function (Event $event, Surface $before) use (&$breaches, &$waits, $kit, $shelf, $breakdown, $clock, $rules): void {
+            $step = StepEvent::asStep($event, $breakdown, $shelf->find($event->product));
+            if ($step === null) {
+                return;
+            }
+            $world = new World($kit, $breakdown, $before, $waits ??= new Waits($clock, $before->learned));
+            foreach ($rules->holds as $rule) {
+                foreach ($rule->holds($step, $world) as $hold) {
+                    if ($hold->covers($event->atEpoch) && $hold->untilEpoch - $event->atEpoch > self::GRACE_SECONDS) {
+                        $breaches[] = new Breach($event, $hold);
+                    }
+                }
+            }
+        });
+
+        return [$surface, $breaches];
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Plan;
+
+use AmberStep\Core\Drying\Room;
+use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Log\Surface;
+use AmberStep\Core\Material\Shelf;
+
+/** All a rule may look at. */
+final readonly class Context
+{
+    public function __construct(
+        public Kit $kit,
+        public HouseRules $house,
+        public Shelf $shelf,
+        public Breakdown $breakdown,
+        public StepSet $steps,
+        public Surface $surface,
+        public Room $room,
+        public int $nowEpoch,
+    ) {}
+
+    public function areaName(string $areaId): string
+    {
+        return $this->kit->areasById[$areaId]->name ?? 'something';
+    }
+
+    public function pieceName(string $id): string
+    {
+        return $this->breakdown->pieceAt($id)->name ?? 'the piece';
+    }
+
+    /** The name of an area, joint or piece. */
+    public function nameOf(string $id): string
+    {
+        return $this->kit->areasById[$id]->name ?? $this->kit->jointsById[$id]->name ?? $this->pieceName($id);
+    }
+}

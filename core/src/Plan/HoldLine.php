@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Plan;
+
+use AmberStep\Core\Document\Instant;
+
+/** The holds that run now and stand in the way of a next step, and the chances that close. */
+final readonly class HoldLine
+{
+    public function __construct(private Context $context, private Aspects $aspects) {}
+
+    /**
+     * @param  array<string, PlannedStep>  $left
+     * @return list<RunningHold> soonest first, one for each piece, kind and end
+     */
+    public function running(array $left, int $nowEpoch): array
+    {
+        $running = [];
+        foreach ($left as $planned) {
+            $aspect = $this->aspects->ofStep($planned);
+            $hold = $aspect->hold;
+            if ($hold === null || $aspect->untilEpoch === null) {
+                continue;
+            }
+            $closing = $aspect->kind === AspectKind::Closing;
+            $target = isset($this->context->kit->jointsById[$hold->target]) ? $hold->target : $planned->step->pieceId;
+            $key = $target.'/'.$hold->kind->value;
+            if (! isset($running[$key]) || $running[$key]->untilEpoch < $aspect->untilEpoch) {
+                $running[$key] = new RunningHold($key, $planned->step->pieceId, $this->label($target, $hold, $planned, $aspect->untilEpoch, $nowEpoch, $closing), $hold->kind, $hold->fromEpoch, $aspect->untilEpoch, $hold->kind->forbids(), $hold->because.($hold->wait === null ? '' : ': '.$hold->wait->words()), $planned->step->key, $closing);
+            }
+        }
+        foreach ($this->context->surface->mixes as $mix) {
+            $dies = $mix->atEpoch + (int) ($mix->potLifeMinutes * 60);
+            if ($mix->potLifeMinutes > 0 && $dies > $nowEpoch) {
+                $name = $this->context->shelf->find($mix->product)->name ?? 'the mix';
+                $running['mix/'.$mix->eventId] = new RunningHold('mix/'.$mix->eventId, '', "{$name} in the cup dies ".Instant::wall($dies, $nowEpoch, $this->context->kit->zone), HoldKind::Window, $mix->atEpoch, $dies, 'spraying it', 'pot life once hardened', '', true);
+            }
+        }
+        uasort($running, static fn (RunningHold $a, RunningHold $b): int => [$a->untilEpoch, $a->key] <=> [$b->untilEpoch, $b->key]);
+
+        return array_values($running);
+    }
+
+    private function label(string $target, Hold $hold, PlannedStep $planned, int $untilEpoch, int $nowEpoch, bool $closing): string
+    {
+        $until = Instant::wall($untilEpoch, $nowEpoch, $this->context->kit->zone);
+        $name = $this->context->nameOf($target);
+
+        return $closing ? "{$name}: {$planned->step->operation->word()} by {$until}" : "{$name}, {$planned->step->operation->word()} from {$until}";
+    }
+}

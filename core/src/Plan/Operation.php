@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Plan;
+
+/** What is done at the bench in one step. The order of the cases is the trade's (handbook 1). */
+enum Operation: string
+{
+    case Glue = 'glue';
+    case Fill = 'fill';
+    case CutBack = 'cut-back';
+    case CheckSeam = 'check-seam';
+    case Wash = 'wash';
+    case Wipe = 'wipe';
+    case Mount = 'mount';
+    case MaskFaces = 'mask-faces';
+    case Mask = 'mask';
+    case Abrade = 'abrade';
+    case InsideColour = 'inside-colour';
+    case Prime = 'prime';
+    case Flat = 'flat';
+    case Inspect = 'inspect';
+    case Preshade = 'preshade';
+    case Ground = 'ground';
+    case Barrier = 'barrier';
+    case Colour = 'colour';
+    case Unmask = 'unmask';
+    case Gloss = 'gloss';
+    case Decal = 'decal';
+    case Seal = 'seal';
+    case PinWash = 'pin-wash';
+    case Filter = 'filter';
+    case Final = 'final';
+    case Polish = 'polish';
+    case Scrape = 'scrape';
+    case Attach = 'attach';
+    case Cabinet = 'cabinet';
+    case Look = 'look';
+
+    /** Paint leaves the gun. */
+    public function sprays(): bool
+    {
+        return match ($this) {
+            self::InsideColour, self::Prime, self::Preshade, self::Ground, self::Barrier, self::Colour, self::Gloss, self::Seal, self::Final => true,
+            default => false,
+        };
+    }
+
+    /** A layer stays on the model. */
+    public function leavesLayer(): bool
+    {
+        return $this->sprays() || $this === self::PinWash || $this === self::Filter;
+    }
+
+    /** A coat that covers the whole surface: what shows through it is under it. */
+    public function isVarnish(): bool
+    {
+        return $this === self::Gloss || $this === self::Seal || $this === self::Final || $this === self::Barrier;
+    }
+
+    /** Fingers, tape or tools press on the piece: it must be touch dry. */
+    public function touches(): bool
+    {
+        return match ($this) {
+            self::Inspect, self::Look, self::Cabinet => false,
+            default => ! $this->leavesLayer(),
+        };
+    }
+
+    /** Abrades what is on the surface. */
+    public function sands(): bool
+    {
+        return $this === self::CutBack || $this === self::Flat || $this === self::Abrade;
+    }
+
+    public function joins(): bool
+    {
+        return $this === self::Glue || $this === self::Attach;
+    }
+
+    /** Place in the trade's order, for steps nothing else puts in order. */
+    public function rank(): int
+    {
+        return (int) array_search($this, self::cases(), true);
+    }
+
+    public function word(): string
+    {
+        return match ($this) {
+            self::CutBack => 'cut back',
+            self::CheckSeam => 'check the seam',
+            self::MaskFaces => 'keep joint faces bare',
+            self::InsideColour => 'inside colour',
+            self::Preshade => 'pre-shade',
+            self::PinWash => 'pin wash',
+            self::Decal => 'decals',
+            self::Final => 'final coat',
+            default => str_replace('-', ' ', $this->value),
+        };
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Plan;
+
+use AmberStep\Core\Drying\Room;
+use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Log\Event;
+use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Rule\Finding;
+use AmberStep\Core\Schedule\Calendar;
+
+/** What is left to do on a build, in order, with times, holds, reasons and findings. */
+final readonly class Plan
+{
+    /**
+     * @param  array<string, PlannedStep>  $left  by key, in the plan's order
+     * @param  list<Finding>  $findings  stops first
+     * @param  array<string, Aspect>  $pieces  by piece id
+     * @param  list<RunningHold>  $holds  soonest first
+     */
+    public function __construct(
+        public Context $context,
+        public array $left,
+        public array $findings,
+        public array $pieces,
+        public array $holds,
+        public int $nowEpoch,
+    ) {}
+
+    /**
+     * Plans what is left on top of what is really there.
+     *
+     * @param  HouseRules  $house  the user's; the build's own go on top
+     * @param  list<Event>  $events  the whole log, in any order
+     */
+    public static function compile(Kit $kit, HouseRules $house, Shelf $shelf, array $events, Room $room, Calendar $calendar, int $nowEpoch): self
+    {
+        return (new Compiler)->compile($kit, $house->with($kit->house), $shelf, $events, $room, $calendar, $nowEpoch);
+    }
+
+    public function aspect(): Aspect
+    {
+        return Aspect::over(array_values($this->pieces));
+    }
+
+    /** @return int|null when the last step ends; null where nothing is left */
+    public function finishEpoch(): ?int
+    {
+        $ends = array_map(static fn (PlannedStep $p): int => $p->endEpoch, $this->left);
+
+        return $ends === [] ? null : max($ends);
+    }
+
+    /** @return list<Finding> stops nobody accepted */
+    public function stops(): array
+    {
+        return array_values(array_filter($this->findings, static fn (Finding $f): bool => $f->stops()));
+    }
+
+    /** @return list<PlannedStep> by planned time */
+    public function byTime(): array
+    {
+        $left = array_values($this->left);
+        usort($left, static fn (PlannedStep $a, PlannedStep $b): int => [$a->startEpoch, $a->place] <=> [$b->startEpoch, $b->place]);
+
+        return $left;
+    }
+
+    /** The one thing to do now; null where everything waits. */
+    public function now(): ?PlannedStep
+    {
+        $aspects = new Aspects($this->context, $this->left, $this->context->room, $this->nowEpoch);
+        $open = array_values(array_filter($this->byTime(), static fn (PlannedStep $p): bool => in_array($aspects->ofStep($p)->kind, [AspectKind::Open, AspectKind::Closing], true)));
+
+        return $open[0] ?? null;
+    }
+}

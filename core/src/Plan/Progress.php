@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Plan;
+
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Log\Surface;
+
+/** Which steps are done, by what is really on the model, on plan or off. */
+final class Progress
+{
+    /** What is past once a later layer lies on the area: nobody goes back to it. */
+    private const OVERTAKEN = [Operation::Wash, Operation::Inspect, Operation::Mount, Operation::MaskFaces, Operation::InsideColour, Operation::Prime, Operation::Preshade, Operation::Ground, Operation::Barrier, Operation::Colour, Operation::Gloss, Operation::Decal, Operation::Seal, Operation::PinWash, Operation::Filter, Operation::Final];
+
+    /** @var array<string, int> highest rank of a layer that is there, by "area/phase" */
+    private array $reached = [];
+
+    public function __construct(private readonly Kit $kit, private readonly Breakdown $breakdown, private readonly StepSet $steps, private readonly Surface $surface)
+    {
+        foreach ($steps->all() as $step) {
+            if (! $step->operation->leavesLayer() || $step->isRemedy()) {
+                continue;
+            }
+            foreach ($step->targets as $area) {
+                if ($surface->area($area)->count($step->operation, $step->counted()) >= $step->n) {
+                    $this->reached[$area] = max($this->reached[$area] ?? PHP_INT_MIN, $step->rank);
+                }
+            }
+        }
+    }
+
+    /** The step on what is left of it; null once it is done. */
+    public function left(Step $step): ?Step
+    {
+        if ($step->isRemedy()) {
+            return isset($this->surface->answered[$step->key]) ? null : $step;
+        }
+        if ($step->jointId !== null) {
+            return $this->jointDone($step) ? null : $step;
+        }
+        if ($step->operation === Operation::Mask || $step->operation === Operation::Unmask) {
+            return $this->mask($step);
+        }
+        if ($step->targets === [$step->pieceId]) {
+            $done = $this->surface->piece($step->pieceId)->count($step->operation, $step->counted()) >= $step->n || $this->pieceOvertaken($step);
+
+            return $done ? null : $step;
+        }
+        $targets = array_values(array_filter($step->targets, fn (string $area): bool => ! $this->areaDone($step, $area)));
+
+        return match (count($targets)) {
+            0 => null,
+            count($step->targets) => $step,
+            default => $step->on($targets),
+        };
+    }
+
+    private function areaDone(Step $step, string $area): bool
+    {
+        return $this->surface->area($area)->count($step->operation, $step->counted()) >= $step->n || $this->overtaken($step, $area);
+    }
+
+    private function overtaken(Step $step, string $area): bool
+    {
+        return in_array($step->operation, self::OVERTAKEN, true) && ($this->reached[$area] ?? PHP_INT_MIN) > $step->rank;
+    }
+
+    private function pieceOvertaken(Step $step): bool
+    {
+        foreach ($this->breakdown->byId[$step->pieceId]->areas as $area) {
+            if ($this->overtaken($step, $area->id)) {
+                return in_array($step->operation, self::OVERTAKEN, true);
+            }
+        }
+
+        return false;
+    }
+
+    /** A joint that is closed is glued; its seam is past once its piece is painted over it. */
+    private function jointDone(Step $step): bool
+    {
+        $joint = $this->surface->joint((string) $step->jointId);
+        if ($step->operation->joins()) {
+            return $joint->closedAt !== null;
+        }
+        if ($joint->count($step->operation, $step->counted()) >= $step->n) {
+            return true;
+        }
+        if ($joint->closedAt === null) {
+            return false;
+        }
+        $later = array_slice([Operation::Fill, Operation::CutBack, Operation::CheckSeam], (int) array_search($step->operation, [Operation::Fill, Operation::CutBack, Operation::CheckSeam], true) + 1);
+        foreach ($later as $operation) {
+            if ($joint->count($operation, 'all') > 0) {
+                return true;
+            }
+        }
+        foreach ($this->breakdown->byId[$step->pieceId]->areas as $area) {
+            if (in_array($area->part, $this->kit->jointsById[(string) $step->jointId]->parts, true) && ($this->reached[$area->id] ?? PHP_INT_MIN) > $step->rank) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function mask(Step $step): ?Step
+    {
+        $targets = array_values(array_filter($step->targets, fn (string $area): bool => ! $this->maskDone($step, $area)));
+
+        return $targets === [] ? null : $step->on($targets);
+    }
+
+    private function maskDone(Step $step, string $area): bool
+    {
+        $state = $this->surface->area($area);
+        $wasOn = $state->count(Operation::Mask, $step->counted()) + $state->count(Operation::Mask, '*') > 0;
+        // Once everything sprayed round it is on, a mask that never was is no longer wanted.
+        $late = $this->pastMask($step);
+        if ($step->operation === Operation::Mask) {
+            return $wasOn || $late;
+        }
+
+        return ! $state->isMasked() && ($wasOn || $late);
+    }
+
+    /** Whether all sprayings the mask is for are done or overtaken. */
+    private function pastMask(Step $mask): bool
+    {
+        $panes = in_array($mask->purpose, [MaskSteps::PANES, MaskSteps::BARE], true);
+        $on = $this->steps->find("{$mask->target}/mask/{$mask->purpose}/1")->rank ?? $mask->rank;
+        foreach ($this->steps->ofPiece($mask->pieceId) as $step) {
+            $concerned = $panes ? $step->operation->sprays() : in_array($step->operation, [Operation::Colour, Operation::Ground], true);
+            if (! $concerned || $step->isRemedy() || $step->phase !== $mask->phase || $step->rank < $on) {
+                continue;
+            }
+            foreach ($step->targets as $area) {
+                if (! $this->areaDone($step, $area)) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+}

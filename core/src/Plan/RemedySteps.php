@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Plan;
+
+use AmberStep\Core\Kit\Inserted;
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Log\Surface;
+use AmberStep\Core\Material\CoatKind;
+use AmberStep\Core\Material\WaitKind;
+
+/** Steps that put right what went wrong, and those the user or a fix put in. */
+final class RemedySteps
+{
+    /** A remedy goes before everything else on its piece. */
+    private const RANK = -20000;
+
+    public static function faults(StepSet $steps, Surface $surface, Breakdown $breakdown, LayerPlanner $layers): void
+    {
+        foreach ($surface->faults as $fault) {
+            $piece = $breakdown->pieceAt($fault->targets[0] ?? '');
+            if ($piece === null) {
+                continue;
+            }
+            $remedy = $fault->fault->remedy();
+            foreach ($remedy as $i => [$operation, $title, $wait]) {
+                $product = $operation->leavesLayer() ? $layers->known($fault->product) ?? $layers->anyVarnish() : null;
+                $steps->add(new Step(
+                    $piece->id, $operation, 'fault+'.$fault->eventId, $i + 1, count($remedy), $piece->id, $fault->targets, self::RANK + $i, $piece->position,
+                    product: $product, coatKind: $operation->leavesLayer() ? ($i === 0 ? CoatKind::Light : CoatKind::Mist) : null,
+                    title: $title, waitsFor: $wait, waitFactor: $fault->fault->waitFactor(), fault: $fault->fault,
+                ));
+            }
+        }
+    }
+
+    public static function inserted(StepSet $steps, Kit $kit, Breakdown $breakdown, LayerPlanner $layers): void
+    {
+        foreach ($kit->inserted as $inserted) {
+            $target = $inserted->targets[0] ?? '';
+            $piece = $breakdown->pieceAt($target);
+            if ($piece === null) {
+                continue;
+            }
+            $joint = isset($kit->jointsById[$target]) ? $target : null;
+            for ($n = 1; $n <= $inserted->coats; $n++) {
+                $steps->add(self::step($inserted, $n, $joint, $piece, $layers, self::rankFor($inserted, $steps)));
+            }
+        }
+    }
+
+    private static function step(Inserted $inserted, int $n, ?string $joint, Piece $piece, LayerPlanner $layers, int $rank): Step
+    {
+        $operation = $inserted->operation;
+
+        return new Step(
+            $joint ?? $piece->id, $operation, 'insert+'.$inserted->id, $n, $inserted->coats, $piece->id, $inserted->targets, $rank, $piece->position,
+            jointId: $joint,
+            product: $operation->leavesLayer() ? $layers->known($inserted->product) ?? $layers->anyVarnish() : null,
+            coatKind: $operation->leavesLayer() ? ($inserted->coatKind ?? CoatKind::Light) : null,
+            title: $inserted->title, waitsFor: $inserted->waitsFor ?? ($operation->sands() ? WaitKind::SandSafe : null), inserted: $inserted,
+        );
+    }
+
+    /** Just in front of the steps it goes before; first of all where it names none. */
+    private static function rankFor(Inserted $inserted, StepSet $steps): int
+    {
+        $rank = null;
+        if ($inserted->before !== null) {
+            foreach ($inserted->targets as $target) {
+                foreach ($steps->on($target) as $step) {
+                    if (self::isBefore($inserted, $step) && ($rank === null || $step->rank < $rank)) {
+                        $rank = $step->rank;
+                    }
+                }
+            }
+        }
+
+        return $rank === null ? self::RANK : $rank - 1;
+    }
+
+    /** Whether a step is one the inserted step goes in front of. */
+    public static function isBefore(Inserted $inserted, Step $step): bool
+    {
+        [$operation, $purpose] = [...explode('/', (string) $inserted->before, 2), null];
+
+        return $step->inserted?->id !== $inserted->id && $step->operation->value === $operation && ($purpose === null || $step->counted() === $purpose);
+    }
+}

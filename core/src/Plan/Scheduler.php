@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Plan;
+
+use AmberStep\Core\Drying\Room;
+use AmberStep\Core\Log\Fold;
+use AmberStep\Core\Material\Sheen;
+use AmberStep\Core\Rule\RuleBook;
+use AmberStep\Core\Schedule\Calendar;
+
+/**
+ * Plans when each step can be done at the earliest: one pair of hands, the user's sessions, the holds of what
+ * lies on the model by then, the air in the room. Among steps that may be done, what closes soonest goes
+ * first, then the plan's own order.
+ */
+final class Scheduler
+{
+    /** A chance that closes within this many seconds is taken before the plan's own order. */
+    private const CLOSING_SOON = 3 * 3600;
+
+    /** Rounds in which holds, air and sessions have to agree on a time. */
+    private const ROUNDS = 12;
+
+    /** @var array<string, PlannedStep> */
+    private array $planned = [];
+
+    /** @var array<string, int> steps done on a piece, to know when holds have to be worked out again */
+    private array $changes = [];
+
+    /** @var array<string, array{string, list<Hold>}> */
+    private array $holds = [];
+
+    private readonly Fold $fold;
+
+    public function __construct(
+        private readonly Context $context,
+        private readonly World $world,
+        private readonly RuleBook $rules,
+        private readonly Sequencer $sequence,
+        private readonly Calendar $calendar,
+        private readonly Room $room,
+    ) {
+        $this->fold = new Fold($context->kit, $context->shelf, $world->surface);
+    }
+
+    /**
+     * @param  array<string, Step>  $left  steps left to do, by key, in the plan's order
+     * @return array<string, PlannedStep> in the plan's order
+     */
+    public function run(array $left): array
+    {
+        $places = array_flip(array_keys($left));
+        $waitsOn = [];
+        $unlocks = [];
+        foreach ($left as $key => $step) {
+            $waitsOn[$key] = array_values(array_filter(array_map(static fn (Constraint $c): string => $c->before, $this->sequence->waitsOn($key)), static fn (string $k): bool => isset($left[$k])));
+            foreach ($waitsOn[$key] as $before) {
+                $unlocks[$before][] = $key;
+            }
+        }
+        $open = array_map(static fn (array $w): int => count($w), $waitsOn);
+        $candidates = array_filter($left, static fn (Step $s): bool => $open[$s->key] === 0);
+        $now = $this->room->nowEpoch;
+        while ($candidates !== []) {
+            [$key, $now] = $this->next($candidates, $now);
+            $step = $candidates[$key];
+            unset($candidates[$key]);
+            $minutes = Minutes::of($step, $this->context->kit);
+            $end = $now + (int) ceil($minutes) * 60;
+            $this->planned[$key] = new PlannedStep($step, $places[$key], $now, $end, $minutes, $this->holdsOn($step), $waitsOn[$key], $this->sequence->waitsOn($key));
+            $this->fold->apply(StepEvent::of($step, 'plan:'.$key, $end, $end));
+            $this->changed($step);
+            $now = $end;
+            foreach ($unlocks[$key] ?? [] as $next) {
+                if (--$open[$next] === 0) {
+                    $candidates[$next] = $left[$next];
+                }
+            }
+            uksort($candidates, static fn (string $a, string $b): int => $places[$a] <=> $places[$b]);
+        }
+        uksort($this->planned, static fn (string $a, string $b): int => $places[$a] <=> $places[$b]);
+
+        return $this->planned;
+    }
+
+    /**
+     * Which candidate is done next, and when.
+     *
+     * @param  non-empty-array<string, Step>  $candidates
+     * @return array{string, int}
+     */
+    private function next(array $candidates, int $now): array
+    {
+        for (;;) {
+            $closing = $first = null;
+            $later = PHP_INT_MAX;
+            foreach ($candidates as $key => $step) {
+                $from = $this->openFrom($step, $now);
+                if ($from > $now) {
+                    $later = min($later, $from);
+
+                    continue;
+                }
+                $fit = $this->fit($step, $now);
+                if ($fit > $now) {
+                    $later = min($later, $fit);
+
+                    continue;
+                }
+                $first ??= $key;
+                $closes = $this->closes($step, $now);
+                if ($closes !== null && $closes - $now < self::CLOSING_SOON && ($closing === null || $closes < $closing[0])) {
+                    $closing = [$closes, $key];
+                }
+            }
+            if ($first !== null) {
+                return [$closing[1] ?? $first, $now];
+            }
+            $now = $later;
+        }
+    }
+
+    private function openFrom(Step $step, int $from): int
+    {
+        foreach ($this->context->kit->notBefore as $pin) {
+            if ($pin->step === $step->key && $pin->exactly) {
+                return max($from, $pin->atEpoch);
+            }
+        }
+        $gloss = self::isGloss($step);
+        for ($i = 0; $i < self::ROUNDS; $i++) {
+            $free = PlannedStep::firstFree($this->holdsOn($step), $from);
+            $fit = $step->operation->sprays() ? $this->room->fitFrom($free, $gloss) ?? $free : $free;
+            if ($fit === $from) {
+                break;
+            }
+            $from = $fit;
+        }
+
+        return $from;
+    }
+
+    private function fit(Step $step, int $from): int
+    {
+        foreach ($this->context->kit->notBefore as $pin) {
+            if ($pin->step === $step->key && $pin->exactly) {
+                return $from;
+            }
+        }
+
+        return $this->calendar->earliestFit($from, Minutes::of($step, $this->context->kit));
+    }
+
+    private function closes(Step $step, int $now): ?int
+    {
+        $closes = null;
+        foreach ($this->holdsOn($step) as $hold) {
+            if ($hold->closesAfter($now)) {
+                $closes = min($closes ?? PHP_INT_MAX, $hold->fromEpoch);
+            }
+        }
+
+        return $closes;
+    }
+
+    /** @return list<Hold> */
+    private function holdsOn(Step $step): array
+    {
+        $state = $this->stateMark($step);
+        if (($this->holds[$step->key][0] ?? null) !== $state) {
+            $holds = [];
+            foreach ($this->rules->holds as $rule) {
+                foreach ($rule->holds($step, $this->world) as $hold) {
+                    $holds[] = $hold;
+                }
+            }
+            $this->holds[$step->key] = [$state, $holds];
+        }
+
+        return $this->holds[$step->key][1];
+    }
+
+    /** Changes when something was done that may bear on the step: on its piece, or once pieces are attached, anywhere. */
+    private function stateMark(Step $step): string
+    {
+        return ($this->changes[$step->pieceId] ?? 0).'/'.($step->jointId === null ? '' : array_sum($this->changes)).'/'.($this->changes['*'] ?? 0);
+    }
+
+    private function changed(Step $step): void
+    {
+        $this->changes[$step->pieceId] = ($this->changes[$step->pieceId] ?? 0) + 1;
+        if ($step->jointId !== null) {
+            $this->changes['*'] = ($this->changes['*'] ?? 0) + 1;
+        }
+    }
+
+    public static function isGloss(Step $step): bool
+    {
+        return $step->operation->isVarnish() && $step->product?->sheen === Sheen::Gloss;
+    }
+}

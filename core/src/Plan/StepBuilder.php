@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Plan;
+
+use AmberStep\Core\Kit\Area;
+use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Log\Surface;
+use AmberStep\Core\Material\Shelf;
+
+/** Makes all steps of a build, done or not: what there is to do does not depend on what was done. */
+final class StepBuilder
+{
+    private readonly StepSet $steps;
+
+    private readonly LayerPlanner $layers;
+
+    private readonly ColourOrder $colours;
+
+    private readonly Pins $pins;
+
+    public function __construct(
+        private readonly Kit $kit,
+        private readonly HouseRules $house,
+        Shelf $shelf,
+        private readonly Breakdown $breakdown,
+        private readonly Surface $surface,
+    ) {
+        $this->steps = new StepSet;
+        $this->pins = new Pins($kit);
+        $this->layers = new LayerPlanner($kit, $house, $shelf, new Choice($shelf, $house), $this->pins);
+        $this->colours = new ColourOrder($kit, $shelf);
+    }
+
+    public function build(): StepSet
+    {
+        foreach ($this->kit->joints as $joint) {
+            JointSteps::add($this->steps, $joint, $this->breakdown);
+        }
+        foreach ($this->breakdown->pieces as $piece) {
+            $this->piece($piece);
+        }
+        ScrapeSteps::add($this->steps, $this->kit, $this->breakdown, $this->surface);
+        RemedySteps::faults($this->steps, $this->surface, $this->breakdown, $this->layers);
+        RemedySteps::inserted($this->steps, $this->kit, $this->breakdown, $this->layers);
+
+        return $this->steps;
+    }
+
+    private function piece(Piece $piece): void
+    {
+        $phases = [];
+        foreach ($piece->areas as $area) {
+            if ($area->isPainted()) {
+                $phases[$this->phaseOf($area, $piece)][] = $area;
+            }
+        }
+        ksort($phases);
+        $masks = new MaskSteps($this->kit, $this->house, $this->breakdown, $this->colours, $this->pins);
+        foreach ($phases as $phase => $areas) {
+            $phase = (string) $phase;
+            $this->prepare($piece, $phase, $areas);
+            $masks->faces($this->steps, $piece, $phase);
+            $this->coats($piece, $phase, $areas);
+            $masks->colours($this->steps, $piece, $phase, $areas);
+            if ($phase === '') {
+                $masks->bare($this->steps, $piece);
+                $this->inspections($piece, $areas);
+            }
+        }
+    }
+
+    /** The joint an area must be finished before: it is blocked by a joint that closes before the piece's main paint. */
+    private function phaseOf(Area $area, Piece $piece): string
+    {
+        $joint = $this->breakdown->blocks($area->id);
+
+        return $joint !== null && $this->breakdown->closesBeforePaint($joint->id) ? $joint->id : '';
+    }
+
+    /** @param non-empty-list<Area> $areas */
+    private function prepare(Piece $piece, string $phase, array $areas): void
+    {
+        $ids = array_map(static fn (Area $a): string => $a->id, $areas);
+        $mark = $phase === '' ? '' : '+'.$phase;
+        $n = $this->washes($ids);
+        $this->steps->add(new Step($piece->id, Operation::Wash, 'all'.$mark, $n, $n, $piece->id, $ids, Rank::of(Operation::Wash, $phase), $piece->position, $phase));
+        if ($phase === '') {
+            $this->steps->add(new Step($piece->id, Operation::Mount, 'all', 1, 1, $piece->id, [$piece->id], Rank::of(Operation::Mount), $piece->position));
+        }
+    }
+
+    /**
+     * One wash, and another each time bare plastic was sanded since.
+     *
+     * @param  list<string>  $ids
+     */
+    private function washes(array $ids): int
+    {
+        $n = 1;
+        foreach ($ids as $id) {
+            $state = $this->surface->area($id);
+            $count = $state->count(Operation::Wash, 'all');
+            $again = $state->soiledAt !== null && $state->washedAt !== null && $state->soiledAt > $state->washedAt && $state->top() === null;
+            $n = max($n, $count + ($again ? 1 : 0));
+        }
+
+        return $n;
+    }
+
+    /** @param non-empty-list<Area> $areas */
+    private function coats(Piece $piece, string $phase, array $areas): void
+    {
+        $groups = [];
+        foreach ($this->layers->layers($areas, $piece) as $areaId => $layers) {
+            foreach ($layers as $wanted) {
+                $key = $wanted->operation->value.'/'.$wanted->purpose;
+                $groups[$key] ??= [$wanted, []];
+                // Areas of one piece and colour are sprayed together: the one that wants most coats decides.
+                if ($wanted->coats > $groups[$key][0]->coats) {
+                    $groups[$key][0] = $wanted;
+                }
+                $groups[$key][1][] = $areaId;
+            }
+        }
+        foreach ($groups as [$wanted, $ids]) {
+            $this->coat($piece, $phase, $wanted, $ids);
+        }
+    }
+
+    /** @param list<string> $ids */
+    private function coat(Piece $piece, string $phase, Wanted $wanted, array $ids): void
+    {
+        $colour = $this->colourPlace($wanted, $ids);
+        $purpose = $wanted->purpose.($phase === '' ? '' : '+'.$phase);
+        for ($n = 1; $n <= $wanted->coats; $n++) {
+            $this->steps->add(new Step(
+                $piece->id, $wanted->operation, $purpose, $n, $wanted->coats, $piece->id, $ids,
+                Rank::of($wanted->operation, $phase, $colour), $piece->position, $phase,
+                product: $wanted->product, coatKind: $wanted->operation->leavesLayer() ? $wanted->kind($n) : null,
+            ));
+        }
+    }
+
+    /** @param list<string> $ids */
+    private function colourPlace(Wanted $wanted, array $ids): int
+    {
+        if ($wanted->operation === Operation::Colour) {
+            return $this->colours->place($wanted->purpose);
+        }
+        if ($wanted->operation !== Operation::Ground) {
+            return 0;
+        }
+        $places = array_map(fn (string $id): int => $this->colours->place((string) $this->kit->areasById[$id]->intent->colour), $ids);
+
+        return $places === [] ? 0 : min($places);
+    }
+
+    /**
+     * Rounds of looking over: after primer, before gloss, before the final coat (rule inspect-between).
+     *
+     * @param  non-empty-list<Area>  $areas
+     */
+    private function inspections(Piece $piece, array $areas): void
+    {
+        if ($this->house->says('inspection', 'none')) {
+            return;
+        }
+        $ids = array_map(static fn (Area $a): string => $a->id, $areas);
+        $wanted = $this->house->says('inspection', 'one') ? [Operation::Prime] : [Operation::Prime, Operation::Gloss, Operation::Final];
+        foreach ($wanted as $operation) {
+            if ($this->steps->last($ids[0], $operation) === null) {
+                continue;
+            }
+            $rank = $operation === Operation::Prime ? Rank::of(Operation::Inspect) : Rank::inspectBefore($operation);
+            $this->steps->add(new Step($piece->id, Operation::Inspect, $operation->value, 1, 1, $piece->id, $ids, $rank, $piece->position));
+        }
+        if ($this->house->says('inspection', 'until-clean')) {
+            $this->rounds($piece, $ids);
+        }
+    }
+
+    /**
+     * A round that found something is followed by cutting, spot priming and another round.
+     *
+     * @param  list<string>  $ids
+     */
+    private function rounds(Piece $piece, array $ids): void
+    {
+        $round = 1;
+        foreach ($this->surface->inspections[$ids[0]] ?? [] as [, $found, $before]) {
+            if ($before !== Operation::Prime->value || $found === 0) {
+                continue;
+            }
+            $rank = Rank::of(Operation::Inspect);
+            $this->steps->add(new Step($piece->id, Operation::Flat, 'round', $round, $round, $piece->id, $ids, $rank + $round, $piece->position, title: "Cut back and spot prime the {$found} found in round {$round}"));
+            $round++;
+            $this->steps->add(new Step($piece->id, Operation::Inspect, 'prime', $round, $round, $piece->id, $ids, $rank + $round, $piece->position));
+        }
+    }
+}

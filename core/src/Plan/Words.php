@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Plan;
+
+use AmberStep\Core\Material\CoatKind;
+use AmberStep\Core\Rule\Say;
+
+/** What a step is called at the bench: plain, short, imperative. */
+final class Words
+{
+    private const ORDINALS = ['', 'first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth'];
+
+    public static function title(Step $step, Context $context): string
+    {
+        if ($step->title !== null) {
+            return $step->title.($step->inserted !== null && $step->of > 1 ? ', '.self::coat($step) : '');
+        }
+        $colour = $context->kit->colour($step->counted())->name ?? $step->product->name ?? 'paint';
+        $joint = $context->kit->jointsById[$step->jointId ?? ''] ?? null;
+        $product = $step->product->name ?? '';
+
+        return match ($step->operation) {
+            Operation::Glue => "Close {$joint?->name} with {$joint?->glue->word()}",
+            Operation::Attach => "Attach {$joint?->name} with {$joint?->glue->word()}",
+            Operation::Fill => "Fill {$joint?->name} with {$joint?->filler()->word()}",
+            Operation::CutBack => "Cut {$joint?->name} back to the plastic",
+            Operation::CheckSeam => "Check {$joint?->name}: brush a dark colour on, look, sand it off",
+            Operation::Wash => 'Wash, rinse, set aside to dry',
+            Operation::Wipe => 'Wipe clean',
+            Operation::Mount => 'Put it on its holder',
+            Operation::MaskFaces => 'Plug the faces of '.($context->kit->jointsById[$step->counted()]->name ?? 'the joint'),
+            Operation::Mask => $step->purpose === MaskSteps::PANES ? 'Mask the panes with '.$step->medium?->word() : 'Cap '.self::areas($step, $context).' with '.$step->medium?->word(),
+            Operation::Unmask => $step->purpose === MaskSteps::PANES ? 'Bare the panes' : 'Take the '.$step->medium?->word().' off '.self::areas($step, $context),
+            Operation::Abrade => 'Abrade for a key',
+            Operation::InsideColour => "Spray {$colour}, the inside colour, ".self::coat($step),
+            Operation::Prime => "Prime with {$product}, ".self::coat($step),
+            Operation::Inspect => $step->n > 1 ? "Look it over, round {$step->n}" : 'Look it over before '.($step->purpose === 'prime' ? 'colour' : self::before($step->purpose)),
+            Operation::Preshade => "Pre-shade lines and recesses with {$colour}",
+            Operation::Ground => "Spray {$colour} ground, ".self::coat($step),
+            Operation::Barrier => "Spray a barrier of {$product}, ".self::coat($step),
+            Operation::Colour => "Spray {$colour}, ".self::coat($step),
+            Operation::Gloss => 'Spray gloss, '.self::coat($step),
+            Operation::Decal => 'Put the decals on',
+            Operation::Seal => 'Seal the decals, '.self::coat($step),
+            Operation::PinWash => "Pin wash with {$product}",
+            Operation::Filter => "Filter with {$product}",
+            Operation::Final => "Spray {$step->counted()}, ".self::coat($step),
+            Operation::Polish => 'Wet sand and polish',
+            Operation::Flat => 'Flat it',
+            Operation::Scrape => 'Scrape the faces of '.($context->kit->jointsById[$step->counted()]->name ?? 'the joint').' bare',
+            Operation::Cabinet => sprintf('Into the cabinet at %g °C', $step->inserted->cabinetC ?? 45),
+            Operation::Look => 'Look at it',
+        };
+    }
+
+    /** Where it is done: the piece, or the joint. */
+    public static function where(Step $step, Context $context): string
+    {
+        if ($step->jointId !== null) {
+            return $context->pieceName($step->pieceId);
+        }
+        $piece = $context->breakdown->byId[$step->pieceId] ?? null;
+        $own = $piece === null ? [] : array_filter($piece->areas, static fn ($a): bool => $a->isPainted());
+        $names = array_map($context->areaName(...), array_filter($step->targets, static fn (string $t): bool => isset($context->kit->areasById[$t])));
+
+        return ($piece->name ?? '').($names !== [] && count($names) < count($own) && count($names) <= 3 ? ': '.Say::listed(array_values($names)) : '');
+    }
+
+    /** What the button says happened. */
+    public static function button(Step $step): string
+    {
+        return match ($step->operation) {
+            Operation::Glue, Operation::Attach => 'Joint is closed',
+            Operation::Fill => 'Filler is in',
+            Operation::CutBack => 'Cut back',
+            Operation::CheckSeam => 'Seam is gone',
+            Operation::Wash => 'Washed',
+            Operation::Wipe => 'Wiped',
+            Operation::Mount => 'On its holder',
+            Operation::MaskFaces => 'Faces are plugged',
+            Operation::Mask => 'Mask is on',
+            Operation::Unmask => 'Mask is off',
+            Operation::Inspect => 'Looked over, clean',
+            Operation::Decal => 'Decals are on',
+            Operation::PinWash, Operation::Filter => 'Wash is on',
+            Operation::Polish => 'Polished',
+            Operation::Abrade, Operation::Flat => 'Flatted',
+            Operation::Scrape => 'Faces are bare',
+            Operation::Cabinet => 'It is in',
+            Operation::Look => 'Seen to',
+            default => 'Coat is on',
+        };
+    }
+
+    /** How it is done well, one or two sentences (handbook 1). */
+    public static function technique(Step $step): string
+    {
+        return match ($step->operation) {
+            Operation::Colour, Operation::Ground, Operation::InsideColour => match ($step->coatKind) {
+                CoatKind::Mist => 'A mist only: dry almost as it lands, so that the next coat grips. Corners, recesses and undersides first, open panels last.',
+                default => 'Corners, recesses and undersides first, open panels last, in another direction than the coat before. Do not stop in the middle of a pass.',
+            },
+            Operation::Prime => 'Thin and even, until no plastic shows. Recesses first; stop when the colour is one.',
+            Operation::Preshade => 'Along panel lines and into recesses, close and thin. It need not be neat.',
+            Operation::Gloss, Operation::Seal, Operation::Final, Operation::Barrier => $step->coatKind === CoatKind::Wet ? 'Wet enough to level, not so wet that it runs. One uninterrupted pass; lay the piece level.' : 'Light and even: it carries the coat that follows.',
+            Operation::Mask => 'Press the edge down with a pointed stick; the field only has to cover. Count that everything is covered before you spray.',
+            Operation::Unmask => 'Pull it back on itself, slowly, away from the fresh paint.',
+            Operation::Decal => 'One at a time. Press the water out from the middle, and keep it wet until it lies right.',
+            Operation::PinWash => 'Touch the line and let it run. Wipe what stands on the panel with a barely damp brush, along the airflow.',
+            Operation::Wash => 'Warm water and a drop of dish soap. Rinse until it runs clear; do not touch it bare-handed after.',
+            Operation::Glue, Operation::Attach => 'Test fit first. Hold or band it, look along it for alignment, then leave it alone.',
+            Operation::Fill => 'Tape either side of the gap, fill proud, strike off to the tape.',
+            Operation::CutBack => 'Cut back to the tape, then work up through the grits with light pressure.',
+            Operation::Inspect => 'Under a raking light, every side: scratches, gaps, dust, bare places.',
+            default => '',
+        };
+    }
+
+    private static function coat(Step $step): string
+    {
+        $ordinal = self::ORDINALS[$step->n] ?? $step->n.'th';
+        $kind = $step->coatKind === null || $step->operation === Operation::Prime ? '' : $step->coatKind->value.' ';
+
+        return $step->of === 1 ? 'one '.$kind.'coat' : $ordinal.' '.$kind.'coat';
+    }
+
+    private static function before(string $purpose): string
+    {
+        return $purpose === 'final' ? 'the final coat' : $purpose;
+    }
+
+    private static function areas(Step $step, Context $context): string
+    {
+        $names = array_map($context->areaName(...), $step->targets);
+
+        return count($names) > 3 ? count($names).' areas' : Say::listed($names);
+    }
+}

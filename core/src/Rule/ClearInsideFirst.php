@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule;
+
+use AmberStep\Core\Plan\Context;
+use AmberStep\Core\Plan\Operation;
+
+/** What is seen through the pane goes on the outside of a frame first, under primer and colour. */
+final class ClearInsideFirst implements OrdersSteps
+{
+    public function id(): string
+    {
+        return 'clear-inside-first';
+    }
+
+    public function order(Context $context): iterable
+    {
+        foreach ($context->steps->with(Operation::InsideColour) as $inside) {
+            foreach ($context->steps->ofPiece($inside->pieceId) as $step) {
+                if (($step->operation === Operation::Prime || $step->operation === Operation::Ground || $step->operation === Operation::Colour) && $step->phase === $inside->phase && ! $step->isRemedy()) {
+                    yield Say::must($inside, $step, $this, 'The inside colour of the frames is seen through the pane: it goes on first.');
+                }
+            }
+        }
+    }
+}

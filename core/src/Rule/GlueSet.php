@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule;
+
+use AmberStep\Core\Kit\Joint;
+use AmberStep\Core\Plan\Hold;
+use AmberStep\Core\Plan\HoldKind;
+use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Plan\Step;
+use AmberStep\Core\Plan\World;
+
+/** A joint is left alone until it can be handled, and not sanded or loaded before it has its full strength. */
+final class GlueSet implements OrdersHolds
+{
+    public function id(): string
+    {
+        return 'glue-set';
+    }
+
+    public function holds(Step $step, World $world): iterable
+    {
+        if (! $step->operation->touches() && ! $step->operation->sprays()) {
+            return;
+        }
+        foreach ($world->kit->joints as $joint) {
+            $state = $world->surface->joint($joint->id);
+            if ($state->closedAt === null || $state->glue === null || ! $this->concerns($step, $joint, $world)) {
+                continue;
+            }
+            $full = $step->operation === Operation::CutBack && $step->jointId === $joint->id;
+            $typical = $full ? $state->glue->fullMinutes() : $state->glue->handleMinutes();
+            $wait = $world->waits->plain($state->closedAt, $typical, $state->glue->driesBy());
+            yield new Hold($full ? HoldKind::Full : HoldKind::Handle, $joint->id, $wait->fromEpoch, $wait->untilEpoch, $this->id(), $joint->name.', '.$state->glue->word(), $wait);
+            if ($step->operation === Operation::CutBack && $step->jointId === $joint->id && $state->filledAt !== null && $state->filler !== null) {
+                $ready = $world->waits->plain($state->filledAt, $state->filler->readyMinutes($joint->gapMm), $state->filler->driesBy());
+                yield new Hold(HoldKind::Ready, $joint->id, $ready->fromEpoch, $ready->untilEpoch, $this->id(), $state->filler->word(), $ready);
+                $shut = $state->filler->shutMinutes();
+                if ($shut !== null) {
+                    yield new Hold(HoldKind::Window, $joint->id, $state->filledAt + 60 * $shut, $state->filledAt + 60 * $shut, $this->id(), $state->filler->word().' sets harder than the plastic');
+                }
+            }
+        }
+    }
+
+    private function concerns(Step $step, Joint $joint, World $world): bool
+    {
+        if ($step->jointId === $joint->id) {
+            return true;
+        }
+        [$a, $b] = $world->breakdown->sides($joint);
+
+        return $a->id === $step->pieceId || $b->id === $step->pieceId;
+    }
+}

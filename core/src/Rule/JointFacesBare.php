@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule;
+
+use AmberStep\Core\Kit\Pin;
+use AmberStep\Core\Plan\Context;
+use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Plan\Outlook;
+use AmberStep\Core\Plan\Step;
+
+/** Cement needs bare plastic; any other glue is as strong as the paint it sits on. */
+final class JointFacesBare implements Judges, OrdersSteps
+{
+    public function id(): string
+    {
+        return 'joint-faces-bare';
+    }
+
+    public function order(Context $context): iterable
+    {
+        foreach ($context->steps->with(Operation::MaskFaces) as $mask) {
+            $joint = $context->kit->jointsById[$mask->purpose];
+            $reason = $joint->glue->isCement() ? "Cement holds {$joint->name} only on bare plastic." : "{$joint->name} carries a load: glue is as strong as the paint under it.";
+            $sprays = array_values(array_filter($context->steps->ofPiece($mask->pieceId), static fn (Step $s): bool => $s->operation->sprays() && $s->phase === $mask->phase && ! $s->isRemedy()));
+            yield from Say::all([$mask], $sprays, $this, $reason);
+        }
+        foreach ($context->steps->with(Operation::Scrape) as $scrape) {
+            $joins = array_values(array_filter($context->steps->all(), static fn (Step $s): bool => $s->operation->joins() && $s->jointId === $scrape->purpose));
+            yield from Say::all([$scrape], $joins, $this, 'Painted joint faces are scraped before they are glued.');
+        }
+    }
+
+    public function judge(Outlook $outlook): iterable
+    {
+        $context = $outlook->context;
+        foreach ($context->kit->joints as $joint) {
+            if ($context->breakdown->closesBeforePaint($joint->id) || $context->surface->joint($joint->id)->closedAt !== null) {
+                continue;
+            }
+            if (! $joint->glue->isCement() && ! $joint->carriesLoad) {
+                yield new Finding($this->id(), Severity::Note, "{$joint->name} is glued on paint", ucfirst($joint->glue->word()).' on paint holds as well as the paint does: enough for a light part.', [$joint->id]);
+
+                continue;
+            }
+            $bare = fn (Pin $p): bool => $p->operation === Operation::MaskFaces && $p->present === false && ($p->target === $joint->id || $p->purpose === $joint->id);
+            $fix = Say::unpin($context, $bare, 'Plug the joint faces before paint');
+            if ($fix !== null) {
+                yield new Finding($this->id(), Severity::Stop, "The faces of {$joint->name} get painted", ucfirst($joint->glue->word()).' does not hold on paint, and you leave out the plugs that keep the faces bare.', [$joint->id], [], [$fix]);
+            }
+        }
+    }
+}

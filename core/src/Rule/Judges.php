@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule;
+
+use AmberStep\Core\Plan\Outlook;
+
+/** A rule that has something to say about a plan or about what was done. */
+interface Judges extends Rule
+{
+    /** @return iterable<Finding> */
+    public function judge(Outlook $outlook): iterable;
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule;
+
+use AmberStep\Core\Plan\ColourOrder;
+use AmberStep\Core\Plan\Constraint;
+use AmberStep\Core\Plan\Context;
+use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Plan\Outlook;
+use AmberStep\Core\Plan\Step;
+use AmberStep\Core\Plan\Strength;
+
+/** Light before dark where areas meet: dark hides light in fewer coats than the other way round. Not under metallics. */
+final class LightThenDark implements Judges, OrdersSteps
+{
+    /** Nearer than this in L* it makes no odds. */
+    private const DIFFERENCE = 5;
+
+    public function id(): string
+    {
+        return 'light-then-dark';
+    }
+
+    public function order(Context $context): iterable
+    {
+        foreach ($this->meeting($context) as [$light, $dark]) {
+            if ($light->rank < $dark->rank) {
+                yield new Constraint($light->key, $dark->key, Strength::LightThenDark, $this->id(), 'Light goes before dark: dark covers light in fewer coats.');
+            }
+        }
+    }
+
+    public function judge(Outlook $outlook): iterable
+    {
+        $places = array_flip(array_keys($outlook->left));
+        foreach ($this->meeting($outlook->context) as [$light, $dark]) {
+            if (isset($places[$light->key], $places[$dark->key]) && $places[$dark->key] < $places[$light->key] && $light->rank < $dark->rank) {
+                yield new Finding($this->id(), Severity::Think, 'Dark goes on before light', "{$light->product?->name} over the overspray of {$dark->product?->name} takes more coats than the other way round.", [$light->counted(), $dark->counted(), $light->pieceId], [$dark->key, $light->key], $this->takeBack($outlook->context, $light, $dark));
+            }
+        }
+    }
+
+    /** @return list<Fix> */
+    private function takeBack(Context $context, Step $light, Step $dark): array
+    {
+        $fixes = [];
+        foreach ($context->kit->orders as $order) {
+            $first = $context->steps->find($order->first);
+            if ($first?->counted() === $dark->counted() && $context->steps->find($order->then)?->counted() === $light->counted()) {
+                $fixes[] = new Fix('Take your order back', [\AmberStep\Core\Kit\Edit::remove('orders', $order->id)]);
+            }
+        }
+
+        return $fixes;
+    }
+
+    /** @return iterable<array{Step, Step}> first coats of a lighter and a darker colour on areas that share an edge */
+    private function meeting(Context $context): iterable
+    {
+        $seen = [];
+        foreach ($context->kit->edges as $edge) {
+            $a = $this->first($context, $edge->areas[0]);
+            $b = $this->first($context, $edge->areas[1]);
+            if ($a === null || $b === null || $a->pieceId !== $b->pieceId || $a->phase !== $b->phase || $a->product?->isMetallic() === true || $b->product?->isMetallic() === true) {
+                continue;
+            }
+            $difference = ColourOrder::lightness($a->product) - ColourOrder::lightness($b->product);
+            if (abs($difference) >= self::DIFFERENCE && ! isset($seen[$a->key.$b->key])) {
+                $seen[$a->key.$b->key] = $seen[$b->key.$a->key] = true;
+                yield $difference > 0 ? [$a, $b] : [$b, $a];
+            }
+        }
+    }
+
+    private function first(Context $context, string $area): ?Step
+    {
+        foreach ($context->steps->onWith($area, Operation::Colour) as $step) {
+            if ($step->n === 1 && ! $step->isRemedy()) {
+                return $step;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule;
+
+use AmberStep\Core\Plan\Choice;
+use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Plan\Outlook;
+
+/** Water, alcohol and enamel paint draw back from raised edges of bare metal. */
+final class MetalNeedsKey implements Judges
+{
+    public function id(): string
+    {
+        return 'metal-needs-key';
+    }
+
+    public function judge(Outlook $outlook): iterable
+    {
+        foreach (Stacks::firstLayers($outlook) as [$area, $substrate, $first]) {
+            if (! $substrate->isMetal() || $first->product === null || Choice::holdsOn($first->product, $substrate)) {
+                continue;
+            }
+            $abraded = $outlook->context->surface->area($area->id)->count(Operation::Abrade, 'all') > 0
+                || array_filter($outlook->context->kit->inserted, static fn ($i): bool => $i->operation === Operation::Abrade && in_array($area->id, $i->targets, true)) !== [];
+            if (! $abraded) {
+                $fixes = Stacks::keyFixes($outlook, $this, $area, $first, 'lacquer or etch primer');
+                if ($first->isPlanned()) {
+                    $fixes[] = Say::look($outlook, '', [$area->id], "Abrade {$area->name} for a key", null, Operation::Abrade);
+                }
+                yield new Finding($this->id(), Severity::Stop, "{$first->word()} on bare {$substrate->word()}", ucfirst($first->product->family->word()).' draws back from the raised edges of bare metal.', [$area->id], $outlook->stepsOf($first), $fixes);
+            }
+        }
+    }
+}

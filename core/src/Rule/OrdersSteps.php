@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule;
+
+use AmberStep\Core\Plan\Constraint;
+use AmberStep\Core\Plan\Context;
+
+/** A rule that puts one step before another without asking. */
+interface OrdersSteps extends Rule
+{
+    /** @return iterable<Constraint> */
+    public function order(Context $context): iterable;
+}

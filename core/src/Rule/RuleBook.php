@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule;
+
+/** All rules. Their order here means nothing: no result depends on it. */
+final readonly class RuleBook
+{
+    /** @var list<OrdersSteps> */
+    public array $orders;
+
+    /** @var list<OrdersHolds> */
+    public array $holds;
+
+    /** @var list<Judges> */
+    public array $judges;
+
+    /** @param list<Rule> $rules */
+    public function __construct(public array $rules)
+    {
+        $this->orders = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof OrdersSteps));
+        $this->holds = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof OrdersHolds));
+        $this->judges = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof Judges));
+    }
+
+    public static function ofTheTrade(): self
+    {
+        return new self([
+            new BarrierBeforeWash, new BlockedByAssembly, new ClearGlueThenMask, new ClearInsideFirst, new ClearThenWait,
+            new DecalDry, new EnamelWindow, new FlashOff, new FragileLast, new GlossBeforeDecal, new GlueSet, new HeatLimit,
+            new InspectBetween, new JointFacesBare, new LightThenDark, new MetalNeedsKey, new NotBeforeTime, new PanesLast,
+            new RoomFit, new SameColourTogether, new SealDecals, new SeamBeforePaint, new SlickSheetNeedsBite, new SoftVinyl,
+            new SolventAttack, new StateFirst, new TapeOverstays, new TapeSafe, new TooEarly, new TouchDry, new TradeOrder,
+            new Uncovered, new UnmaskWhen, new UserOrder, new WashDryBeforePaint, new WashFlowsOnGloss, new WipeStrips,
+        ]);
+    }
+}

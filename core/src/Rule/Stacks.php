@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule;
+
+use AmberStep\Core\Kit\Area;
+use AmberStep\Core\Kit\Pin;
+use AmberStep\Core\Log\Layer;
+use AmberStep\Core\Material\Substrate;
+use AmberStep\Core\Plan\Context;
+use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Plan\Outlook;
+
+/** Walks the layers areas have and will have, for the rules that look at neighbours in a stack. */
+final class Stacks
+{
+    /** @return iterable<array{Area, Substrate, Layer}> the first coat that lands on each bare area */
+    public static function firstLayers(Outlook $outlook): iterable
+    {
+        foreach ($outlook->context->kit->areas as $area) {
+            $first = $outlook->stack($area->id)[0] ?? null;
+            if ($first !== null) {
+                yield [$area, $outlook->context->kit->partsById[$area->part]->substrate, $first];
+            }
+        }
+    }
+
+    /** @return iterable<array{Area, Layer, Layer, list<Layer>}> area, below, above, and all under above from the top down */
+    public static function pairs(Outlook $outlook): iterable
+    {
+        foreach ($outlook->context->kit->areas as $area) {
+            $stack = $outlook->stack($area->id);
+            for ($i = 1; $i < count($stack); $i++) {
+                yield [$area, $stack[$i - 1], $stack[$i], array_reverse(array_slice($stack, 0, $i))];
+            }
+        }
+    }
+
+    /**
+     * The ways out of a first coat that will not hold: take back the pin that caused it, ask for primer, or
+     * strip what already lies there.
+     *
+     * @return list<Fix>
+     */
+    public static function keyFixes(Outlook $outlook, Rule $rule, Area $area, Layer $first, string $primer): array
+    {
+        $context = $outlook->context;
+        if (! $first->isPlanned()) {
+            $key = (new Finding($rule->id(), Severity::Stop, '', '', [$area->id]))->key;
+
+            return [Say::look($outlook, $key, [$area->id], "Strip it back to bare, and start again with {$primer}", null, Operation::Flat)];
+        }
+        $piece = $context->breakdown->pieceOfArea[$area->id] ?? '';
+
+        return Say::fixes([
+            Say::unpin($context, static fn (Pin $p): bool => $p->operation === Operation::Prime && ($p->present === false || $p->product !== null) && in_array($p->target, [null, $area->id, $piece], true), 'Put '.$primer.' under it'),
+        ]);
+    }
+
+    /** @return list<string> keys of the steps a finding about a layer concerns */
+    public static function steps(Outlook $outlook, Layer $layer): array
+    {
+        return $outlook->stepsOf($layer);
+    }
+
+    /** The pin that changed how an operation is done on an area, if there is one. */
+    public static function pinned(Context $context, Operation $operation, Area $area): ?Pin
+    {
+        foreach ($context->kit->pins as $pin) {
+            if ($pin->operation === $operation && in_array($pin->target, [null, $area->id, $context->breakdown->pieceOfArea[$area->id] ?? ''], true)) {
+                return $pin;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule;
+
+use AmberStep\Core\Material\WaitKind;
+use AmberStep\Core\Plan\Hold;
+use AmberStep\Core\Plan\HoldKind;
+use AmberStep\Core\Plan\Step;
+use AmberStep\Core\Plan\World;
+
+/** Sanding waits for sand-safe paint; a remedy waits for the state it names. */
+final class StateFirst implements OrdersHolds
+{
+    public function id(): string
+    {
+        return 'sand-safe';
+    }
+
+    public function holds(Step $step, World $world): iterable
+    {
+        $kind = $step->waitsFor ?? ($step->operation->sands() && $step->jointId === null ? WaitKind::SandSafe : null);
+        if ($kind === null) {
+            return;
+        }
+        foreach ($step->targets as $target) {
+            $state = $world->state($target);
+            foreach ($state->layers as $layer) {
+                if ($layer->product === null) {
+                    continue;
+                }
+                $wait = $world->waits->of($layer, $kind, $state);
+                $until = $wait->fromEpoch + (int) (($wait->untilEpoch - $wait->fromEpoch) * $step->waitFactor);
+                yield new Hold(self::hold($kind), $target, $wait->fromEpoch, $until, $this->id(), $layer->word(), $wait);
+            }
+        }
+    }
+
+    private static function hold(WaitKind $kind): HoldKind
+    {
+        return match ($kind) {
+            WaitKind::Flash => HoldKind::Flash,
+            WaitKind::Recoat => HoldKind::Recoat,
+            WaitKind::TouchDry => HoldKind::Touch,
+            WaitKind::TapeSafe => HoldKind::TapeSafe,
+            WaitKind::SandSafe => HoldKind::SandSafe,
+            WaitKind::Cured => HoldKind::Cured,
+        };
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule;
+
+use AmberStep\Core\Document\Id;
+use AmberStep\Core\Drying\Wait;
+use AmberStep\Core\Kit\Edit;
+use AmberStep\Core\Kit\Pin;
+use AmberStep\Core\Material\Medium;
+use AmberStep\Core\Plan\MaskSteps;
+use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Plan\Outlook;
+
+/** A mask that stays longer than its medium allows: its glue creeps, or it marks the paint. */
+final class TapeOverstays implements Judges
+{
+    public function id(): string
+    {
+        return 'tape-overstays';
+    }
+
+    public function judge(Outlook $outlook): iterable
+    {
+        $context = $outlook->context;
+        foreach ($outlook->left as $planned) {
+            $step = $planned->step;
+            if ($step->operation !== Operation::Unmask || $step->isRemedy()) {
+                continue;
+            }
+            $onEpoch = ($outlook->left["{$step->target}/mask/{$step->purpose}/1"] ?? null)?->endEpoch;
+            $medium = $step->medium ?? Medium::PaperTape;
+            foreach ($step->targets as $area) {
+                foreach ($context->surface->area($area)->masks as $mask) {
+                    $onEpoch = $mask->atEpoch;
+                    $medium = $mask->medium;
+                }
+            }
+            $bare = in_array($step->purpose, [MaskSteps::PANES, MaskSteps::BARE], true);
+            $stay = $onEpoch === null ? 0 : ($planned->startEpoch - $onEpoch) / 60;
+            if ($medium === Medium::HeldCard || $stay <= $medium->longestStayMinutes($bare)) {
+                continue;
+            }
+            yield new Finding($this->id(), Severity::Think, ucfirst($medium->word()).' stays on for '.Wait::span(round($stay / 1440) * 1440), "{$medium->word()} on {$context->pieceName($step->pieceId)} should be off after ".Wait::span($medium->longestStayMinutes($bare)).': its glue creeps and marks what is under it.', [$step->pieceId, ...$step->targets], [$step->key], $this->fixes($outlook, $step->key, $step->purpose, $step->pieceId, $bare, $stay));
+        }
+    }
+
+    /** @return list<Fix> */
+    private function fixes(Outlook $outlook, string $unmask, string $purpose, string $piece, bool $bare, float $stay): array
+    {
+        $fixes = [];
+        $mask = str_replace('/unmask/', '/mask/', $unmask);
+        $targets = ($outlook->context->steps->find($unmask) ?? $outlook->left[$unmask]->step)->targets;
+        if ($outlook->isLeft($mask)) {
+            foreach ([Medium::CutFilm, Medium::PaperTape] as $medium) {
+                if ($medium->longestStayMinutes($bare) >= $stay) {
+                    $fixes[] = new Fix(ucfirst($medium->word()).' instead', [Edit::pin(new Pin(Id::from('medium', $unmask, $medium->value), Operation::Mask, $piece, explode('+', $purpose)[0], medium: $medium))]);
+                    break;
+                }
+            }
+        }
+        if ($targets !== []) {
+            $key = (new Finding($this->id(), Severity::Think, '', '', [$piece, ...$targets]))->key;
+            $fixes[] = Say::look($outlook, $key, [$targets[0], ...array_slice($targets, 1)], 'Retape at the next change of stage', null, Operation::Look);
+        }
+
+        return $fixes;
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule;
+
+use AmberStep\Core\Plan\Context;
+use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Plan\RemedySteps;
+use AmberStep\Core\Plan\Step;
+
+/** A layer goes on the one below it; remedies come before what follows; what is joined last is finished first. */
+final class TradeOrder implements OrdersSteps
+{
+    public function id(): string
+    {
+        return 'trade-order';
+    }
+
+    public function order(Context $context): iterable
+    {
+        foreach ($context->kit->areas as $area) {
+            yield from $this->layers($context->steps->on($area->id));
+        }
+        foreach ($context->steps->all() as $step) {
+            if ($step->operation === Operation::Mount) {
+                yield from Say::all([$step], $this->sprays($context, $step->pieceId), $this, 'A piece is put on its holder before it is sprayed.');
+            } elseif ($step->operation === Operation::Attach && $step->inserted === null) {
+                yield from $this->attach($context, $step);
+            } elseif ($step->isRemedy()) {
+                yield from $this->remedy($context, $step);
+            }
+        }
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @return iterable<\AmberStep\Core\Plan\Constraint>
+     */
+    private function layers(array $steps): iterable
+    {
+        $layers = array_values(array_filter($steps, static fn (Step $s): bool => ($s->operation->leavesLayer() || $s->operation === Operation::Decal || $s->operation === Operation::Polish) && ! $s->isRemedy()));
+        usort($layers, static fn (Step $a, Step $b): int => [$a->rank, $a->n] <=> [$b->rank, $b->n]);
+        for ($i = 1; $i < count($layers); $i++) {
+            [$below, $above] = [$layers[$i - 1], $layers[$i]];
+            $sentence = $below->stage() === $above->stage()
+                ? "Coat {$above->n} goes on coat {$below->n}."
+                : ucfirst($above->operation->word())." goes on {$below->operation->word()}.";
+            yield Say::must($below, $above, $this, $sentence);
+        }
+    }
+
+    /** @return iterable<\AmberStep\Core\Plan\Constraint> */
+    private function attach(Context $context, Step $attach): iterable
+    {
+        $joint = $context->kit->jointsById[(string) $attach->jointId];
+        foreach ($context->breakdown->sides($joint) as $piece) {
+            foreach ($context->steps->ofPiece($piece->id) as $step) {
+                if ($step->jointId === null && ! $step->isRemedy()) {
+                    yield Say::must($step, $attach, $this, "{$piece->name} is finished before it is attached.");
+                }
+            }
+        }
+    }
+
+    /** @return iterable<\AmberStep\Core\Plan\Constraint> */
+    private function remedy(Context $context, Step $remedy): iterable
+    {
+        foreach ($remedy->targets as $target) {
+            foreach ($context->steps->on($target) as $step) {
+                if ($step->isRemedy()) {
+                    if ($step->purpose === $remedy->purpose && $step->n === $remedy->n + 1) {
+                        yield Say::must($remedy, $step, $this, 'A remedy is done in its order.');
+                    }
+                } elseif ($remedy->fault !== null) {
+                    yield Say::must($remedy, $step, $this, 'What went wrong is put right before anything else goes on it.');
+                } elseif ($remedy->inserted !== null && RemedySteps::isBefore($remedy->inserted, $step)) {
+                    yield Say::must($remedy, $step, $this, "{$remedy->title}, first.");
+                } elseif ($remedy->operation->leavesLayer() && $step->operation->leavesLayer() && $step->rank < $remedy->rank) {
+                    yield Say::must($step, $remedy, $this, ucfirst($remedy->operation->word())." goes on {$step->operation->word()}.");
+                }
+            }
+        }
+    }
+
+    /** @return list<Step> */
+    private function sprays(Context $context, string $pieceId): array
+    {
+        return array_values(array_filter($context->steps->ofPiece($pieceId), static fn (Step $s): bool => $s->operation->sprays() && $s->phase === '' && ! $s->isRemedy()));
+    }
+}

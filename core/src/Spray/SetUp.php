@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Spray;
+
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Material\CoatKind;
+use AmberStep\Core\Material\Family;
+use AmberStep\Core\Material\Medium;
+use AmberStep\Core\Mixing\Amount;
+use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Plan\Step;
+
+/** How the gun is set for a step (handbook 2, Gun set-up): typical figures, ranges planned at their middle. */
+final readonly class SetUp
+{
+    /**
+     * @param  string  $ratio  paint : thinner
+     * @param  array{float, float}|null  $distanceCm
+     * @param  float|null  $pressureBar  working pressure, trigger down
+     */
+    private function __construct(public string $ratio, public string $thinner, public ?float $pressureBar, public ?array $distanceCm, public ?float $nozzleMm, public CoatKind $coat, public Amount $amount) {}
+
+    /** Flow of mix, ml/min, by nozzle. */
+    private const FLOW = ['0.2' => 0.2, '0.35' => 0.4, '0.5' => 1.0];
+
+    public static function of(Step $step, Kit $kit): ?self
+    {
+        $product = $step->product;
+        if ($product === null || ! $step->operation->leavesLayer()) {
+            return null;
+        }
+        $family = $product->family;
+        $figures = $family->figures();
+        $coat = $step->coatKind ?? CoatKind::Light;
+        $area = $largest = 0.0;
+        foreach ($step->targets as $id) {
+            $cm2 = isset($kit->areasById[$id]) ? $kit->areasById[$id]->cm2() : 0;
+            $area += $cm2;
+            $largest = max($largest, $cm2);
+        }
+        // Wider than the spray, about 30 mm square, or small: half as much arrives.
+        $small = $largest < 9;
+        $amount = Amount::of($area, $coat->filmMicrons($figures->referenceFilmMicrons), $family, $small);
+        if ($family === Family::Aerosol) {
+            return new self('from the can', 'none', null, [20, 25], null, $coat, $amount);
+        }
+        if (! $step->operation->sprays()) {
+            return new self('to taste', $figures->thinner, null, null, null, $coat, $amount);
+        }
+        $clear = $step->operation === Operation::Prime || $step->operation->isVarnish();
+        $soft = $step->operation === Operation::Preshade || self::softEdged($step, $kit);
+        $task = match (true) {
+            $clear => [[10.0, 15.0], 0.5, $figures->pressureBar->high],
+            $soft => [[3.0, 6.0], 0.2, 1.0],
+            $small => [[3.0, 6.0], 0.35, 1.0],
+            default => [[8.0, 12.0], 0.35, $figures->pressureBar->middle()],
+        };
+
+        return new self(self::ratioOf($figures->thinnerPerPaint->middle()), $figures->thinner, $task[2], $task[0], $task[1], $coat, $amount);
+    }
+
+    /** Minutes of spraying: mix / flow, and one for the piece. */
+    public function minutes(): float
+    {
+        return $this->amount->mixMl / (self::FLOW[(string) ($this->nozzleMm ?? 0.5)] ?? 1.0) + 1;
+    }
+
+    private static function ratioOf(float $thinnerPerPaint): string
+    {
+        return $thinnerPerPaint <= 0 ? 'as it is' : '1 : '.rtrim(rtrim(number_format($thinnerPerPaint, 2, '.', ''), '0'), '.');
+    }
+
+    /** A camouflage edge held off with putty or card is sprayed close and low. */
+    private static function softEdged(Step $step, Kit $kit): bool
+    {
+        foreach ($kit->edges as $edge) {
+            if ($edge->kind !== \AmberStep\Core\Kit\EdgeKind::Hard && array_intersect($edge->areas, $step->targets) !== [] && $step->medium !== Medium::PaperTape) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
