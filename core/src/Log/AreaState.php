@@ -34,6 +34,12 @@ final class AreaState
         return $this->layers[count($this->layers) - 1] ?? null;
     }
 
+    /** Washed since it was last sanded; or painted, which is past washing. */
+    public function isClean(): bool
+    {
+        return $this->layers !== [] || ($this->washedAt !== null && $this->washedAt >= ($this->soiledAt ?? 0));
+    }
+
     public function isMasked(): bool
     {
         return $this->masks !== [];

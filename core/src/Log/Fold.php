@@ -82,7 +82,8 @@ final class Fold
         if ($operation === Operation::Wash) {
             $state->washedAt = $event->atEpoch;
             $state->blownOff = $event->blownOff;
-        } elseif ($operation->sands() && $state->top() === null) {
+        } elseif ($operation->sands() && $state->top() === null && $event->stepKey === null) {
+            // A remedy's own flatting ends with cleaning; bare plastic sanded off plan is washed again.
             $state->soiledAt = $event->atEpoch;
         } elseif ($operation === Operation::Decal) {
             $state->lay(new Layer($operation, $purpose, null, [new Coat($event->atEpoch, CoatKind::Light, 0, $event->id, $event->stepKey)]));

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Plan;
 
+use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Log\Surface;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
 
@@ -39,6 +41,28 @@ final readonly class ColourOrder
     public function place(string $colourId): int
     {
         return $this->places[$colourId] ?? count($this->places);
+    }
+
+    /**
+     * Places on one piece. What was begun there, off plan, stays first: nobody sprays an earlier colour
+     * over a finished one without capping it.
+     *
+     * @param  iterable<Area>  $areas  of one piece and phase
+     * @return array<string, int> place by colour id, first sprayed first
+     */
+    public function onPiece(iterable $areas, Surface $surface): array
+    {
+        $places = $begun = [];
+        foreach ($areas as $area) {
+            $colour = (string) $area->intent->colour;
+            $places[$colour] = $this->place($colour);
+            $begun[$colour] = ($begun[$colour] ?? false) || $surface->area($area->id)->count(Operation::Colour, $colour) > 0;
+        }
+        $order = array_keys($places);
+        usort($order, static fn (int|string $a, int|string $b): int => [! $begun[$a], $places[$a]] <=> [! $begun[$b], $places[$b]]);
+        sort($places);
+
+        return array_combine(array_map(strval(...), $order), $places);
     }
 
     /** CIE L* of a product's swatch, 0 to 100; 50 where it has none. sRGB to D65 Y, then CIE 1976. */

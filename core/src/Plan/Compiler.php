@@ -52,7 +52,7 @@ final class Compiler
         $aspects = new Aspects($context, $planned, $room, $nowEpoch);
         $pieces = $aspects->ofPieces();
 
-        return new Plan($context, $planned, (new Judgement($rules))->findings($outlook), $pieces, (new HoldLine($context, $aspects))->running($planned, $nowEpoch), $nowEpoch);
+        return new Plan($context, $planned, (new Judgement($rules))->findings($outlook), $pieces, (new HoldLine($context, $aspects))->running($planned, $nowEpoch), $nowEpoch, $world->surface);
     }
 
     /** @return iterable<Constraint> */

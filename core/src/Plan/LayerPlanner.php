@@ -9,8 +9,10 @@ use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\WashKind;
 use AmberStep\Core\Material\AttackTable;
+use AmberStep\Core\Material\Below;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Effect;
+use AmberStep\Core\Material\Liquid;
 use AmberStep\Core\Material\Opacity;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Sheen;
@@ -41,7 +43,8 @@ final class LayerPlanner
                 $stack->add(Operation::Colour, (string) $area->intent->colour, $colour, $colour->coats(), CoatKind::Mist, CoatKind::Light);
             }
             $glossy = $colour?->sheen?->isGlossy() === true;
-            if (($decals || $pinWash) && ! $glossy) {
+            $melts = $wash && $colour !== null && self::melts($colour, $this->choice->wash());
+            if (($decals || $pinWash) && (! $glossy || $melts)) {
                 $gloss = $this->choice->varnish(Sheen::Gloss, $stack->rows(), $wash);
                 $stack->add(Operation::Gloss, 'all', $gloss, 2, CoatKind::Light, CoatKind::Wet);
             }
@@ -107,11 +110,18 @@ final class LayerPlanner
             return;
         }
         $wash = $this->choice->wash();
-        if (! $glossed && ! $this->house->says('barrier', 'none')) {
+        $colour = $this->product($area->intent->colour);
+        if (! $glossed && (! $this->house->says('barrier', 'none') || ($colour !== null && self::melts($colour, $wash)))) {
             $sheen = $this->house->says('barrier', 'satin') ? Sheen::Satin : Sheen::Gloss;
             $stack->add(Operation::Barrier, 'all', $this->choice->varnish($sheen, $stack->rows(), true), 1, CoatKind::Light, CoatKind::Light);
         }
         $stack->add($area->intent->wash === WashKind::Pin ? Operation::PinWash : Operation::Filter, 'all', $wash, 1, CoatKind::Light, CoatKind::Light);
+    }
+
+    /** White spirit melts enamel and oil: a wash never goes on them without a barrier. */
+    private static function melts(Product $below, Product $wash): bool
+    {
+        return $wash->liquid() === Liquid::WhiteSpirit && in_array($below->family->below(), [Below::Enamel, Below::ArtistOil], true);
     }
 
     private function finish(WantedStack $stack, Area $area, ?Product $colour): void
@@ -137,7 +147,7 @@ final class LayerPlanner
                 $product = $this->product($colour);
                 if ($product !== null) {
                     $next[] = $product;
-                    $needed = $needed || $product->liquid() === \AmberStep\Core\Material\Liquid::TwoPart || ($this->house->says('primer', 'where-needed') && $product->opacity === Opacity::Weak);
+                    $needed = $needed || $product->liquid() === Liquid::TwoPart || ($this->house->says('primer', 'where-needed') && $product->opacity === Opacity::Weak);
                 }
             }
             $inside = $this->product($area->intent->insideColour);
@@ -184,7 +194,7 @@ final class LayerPlanner
     }
 
     /** Every coat mist, and one more, on what takes mist coats only. */
-    public static function mistIfAsked(Wanted $wanted, \AmberStep\Core\Material\Below $below): Wanted
+    public static function mistIfAsked(Wanted $wanted, Below $below): Wanted
     {
         if ($wanted->product === null || AttackTable::after($below, $wanted->product->liquid()) !== Effect::MistOnly) {
             return $wanted;

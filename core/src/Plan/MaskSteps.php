@@ -21,7 +21,7 @@ final readonly class MaskSteps
 
     public const BARE = 'bare';
 
-    public function __construct(private Kit $kit, private HouseRules $house, private Breakdown $breakdown, private ColourOrder $colours, private Pins $pins) {}
+    public function __construct(private Kit $kit, private HouseRules $house, private Breakdown $breakdown, private Pins $pins) {}
 
     /**
      * Joint faces glued after paint are kept bare, where cement or a load needs them bare (rule joint-faces-bare).
@@ -68,15 +68,15 @@ final readonly class MaskSteps
      * until the piece's last colour is on.
      *
      * @param  non-empty-list<Area>  $areas
+     * @param  array<string, int>  $places  of the piece's colours, first sprayed first
      */
-    public function colours(StepSet $steps, Piece $piece, string $phase, array $areas): void
+    public function colours(StepSet $steps, Piece $piece, string $phase, array $areas, array $places): void
     {
         $byColour = [];
         foreach ($areas as $area) {
             $byColour[(string) $area->intent->colour][] = $area;
         }
-        uksort($byColour, fn (string $a, string $b): int => $this->colours->place($a) <=> $this->colours->place($b));
-        $order = array_keys($byColour);
+        $order = array_keys($places);
         for ($i = 0; $i < count($order) - 1; $i++) {
             $colour = (string) $order[$i];
             $ids = array_map(static fn (Area $a): string => $a->id, $byColour[$colour]);
@@ -85,7 +85,7 @@ final readonly class MaskSteps
             }
             $medium = $this->pins->find(static fn (Pin $p): ?Medium => $p->medium, Operation::Mask, $colour, $piece->id, ...$ids) ?? $this->medium($ids, $this->later($order, $i, $byColour));
             $mark = $phase === '' ? '' : '+'.$phase;
-            $rank = Rank::maskBefore($this->colours->place((string) $order[$i + 1])) + ($phase === '' ? 0 : -10000);
+            $rank = Rank::maskBefore($places[$order[$i + 1]]) + ($phase === '' ? 0 : -10000);
             $this->pair($steps, $piece, $colour.$mark, $ids, $medium, $rank, Rank::of(Operation::Unmask, $phase, extra: -$i), $phase);
         }
     }

@@ -8,6 +8,7 @@ use AmberStep\Core\Drying\Room;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Event;
+use AmberStep\Core\Log\Surface;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Rule\Finding;
 use AmberStep\Core\Schedule\Calendar;
@@ -20,6 +21,7 @@ final readonly class Plan
      * @param  list<Finding>  $findings  stops first
      * @param  array<string, Aspect>  $pieces  by piece id
      * @param  list<RunningHold>  $holds  soonest first
+     * @param  Surface  $final  how the model will be once all of it is done
      */
     public function __construct(
         public Context $context,
@@ -28,6 +30,7 @@ final readonly class Plan
         public array $pieces,
         public array $holds,
         public int $nowEpoch,
+        public Surface $final,
     ) {}
 
     /**

@@ -58,12 +58,30 @@ final class Progress
 
     private function areaDone(Step $step, string $area): bool
     {
-        return $this->surface->area($area)->count($step->operation, $step->counted()) >= $step->n || $this->overtaken($step, $area);
+        $state = $this->surface->area($area);
+        if ($step->operation === Operation::Wash) {
+            return $state->isClean() || $this->pieceIsPainted($step);
+        }
+
+        return $state->count($step->operation, $step->counted()) >= $step->n || $this->overtaken($step, $area);
     }
 
     private function overtaken(Step $step, string $area): bool
     {
         return in_array($step->operation, self::OVERTAKEN, true) && ($this->reached[$area] ?? PHP_INT_MIN) > $step->rank;
+    }
+
+    /** Where paint lies on part of a piece, the time to wash it has passed. */
+    private function pieceIsPainted(Step $step): bool
+    {
+        foreach ($this->breakdown->byId[$step->pieceId]->areas as $area) {
+            $phase = $this->breakdown->blocks($area->id)?->id;
+            if (isset($this->reached[$area->id]) && ($step->phase === '' ? $phase === null : $phase === $step->phase)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function pieceOvertaken(Step $step): bool

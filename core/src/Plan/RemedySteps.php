@@ -77,7 +77,11 @@ final class RemedySteps
             }
         }
 
-        return $rank === null ? self::RANK : $rank - 1;
+        return match (true) {
+            $rank !== null => $rank - 1,
+            $inserted->operation->leavesLayer() && $inserted->before !== null => Rank::of($inserted->operation),
+            default => self::RANK,
+        };
     }
 
     /** Whether a step is one the inserted step goes in front of. */

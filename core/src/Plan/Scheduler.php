@@ -55,7 +55,7 @@ final class Scheduler
         $waitsOn = [];
         $unlocks = [];
         foreach ($left as $key => $step) {
-            $waitsOn[$key] = array_values(array_filter(array_map(static fn (Constraint $c): string => $c->before, $this->sequence->waitsOn($key)), static fn (string $k): bool => isset($left[$k])));
+            $waitsOn[$key] = array_values(array_filter(array_map(static fn (Constraint $c): string => $c->before, array_filter($this->sequence->waitsOn($key), fn (Constraint $c): bool => ! $this->hasBegun($c, $step))), static fn (string $k): bool => isset($left[$k])));
             foreach ($waitsOn[$key] as $before) {
                 $unlocks[$before][] = $key;
             }
@@ -83,6 +83,21 @@ final class Scheduler
         uksort($this->planned, static fn (string $a, string $b): int => $places[$a] <=> $places[$b]);
 
         return $this->planned;
+    }
+
+    /** Once a colour is on one piece, nothing is gained by letting the others wait for the last. */
+    private function hasBegun(Constraint $constraint, Step $step): bool
+    {
+        if ($constraint->strength !== Strength::SameColour && $constraint->strength !== Strength::SameColourThatMustMatch) {
+            return false;
+        }
+        foreach ($this->context->kit->areas as $area) {
+            if ($area->intent->colour === $step->counted() && $this->context->surface->area($area->id)->count(Operation::Colour, $step->counted()) > 0) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -58,13 +58,14 @@ final class StepBuilder
             }
         }
         ksort($phases);
-        $masks = new MaskSteps($this->kit, $this->house, $this->breakdown, $this->colours, $this->pins);
+        $masks = new MaskSteps($this->kit, $this->house, $this->breakdown, $this->pins);
         foreach ($phases as $phase => $areas) {
             $phase = (string) $phase;
             $this->prepare($piece, $phase, $areas);
             $masks->faces($this->steps, $piece, $phase);
-            $this->coats($piece, $phase, $areas);
-            $masks->colours($this->steps, $piece, $phase, $areas);
+            $places = $this->colours->onPiece($areas, $this->surface);
+            $this->coats($piece, $phase, $areas, $places);
+            $masks->colours($this->steps, $piece, $phase, $areas, $places);
             if ($phase === '') {
                 $masks->bare($this->steps, $piece);
                 $this->inspections($piece, $areas);
@@ -99,19 +100,22 @@ final class StepBuilder
      */
     private function washes(array $ids): int
     {
-        $n = 1;
+        $most = 0;
+        $needed = false;
         foreach ($ids as $id) {
             $state = $this->surface->area($id);
-            $count = $state->count(Operation::Wash, 'all');
-            $again = $state->soiledAt !== null && $state->washedAt !== null && $state->soiledAt > $state->washedAt && $state->top() === null;
-            $n = max($n, $count + ($again ? 1 : 0));
+            $most = max($most, $state->count(Operation::Wash, 'all'));
+            $needed = $needed || ! $state->isClean();
         }
 
-        return $n;
+        return max(1, $most + ($needed ? 1 : 0));
     }
 
-    /** @param non-empty-list<Area> $areas */
-    private function coats(Piece $piece, string $phase, array $areas): void
+    /**
+     * @param  non-empty-list<Area>  $areas
+     * @param  array<string, int>  $places
+     */
+    private function coats(Piece $piece, string $phase, array $areas, array $places): void
     {
         $groups = [];
         foreach ($this->layers->layers($areas, $piece) as $areaId => $layers) {
@@ -126,14 +130,17 @@ final class StepBuilder
             }
         }
         foreach ($groups as [$wanted, $ids]) {
-            $this->coat($piece, $phase, $wanted, $ids);
+            $this->coat($piece, $phase, $wanted, $ids, $places);
         }
     }
 
-    /** @param list<string> $ids */
-    private function coat(Piece $piece, string $phase, Wanted $wanted, array $ids): void
+    /**
+     * @param  list<string>  $ids
+     * @param  array<string, int>  $places
+     */
+    private function coat(Piece $piece, string $phase, Wanted $wanted, array $ids, array $places): void
     {
-        $colour = $this->colourPlace($wanted, $ids);
+        $colour = $this->colourPlace($wanted, $ids, $places);
         $purpose = $wanted->purpose.($phase === '' ? '' : '+'.$phase);
         for ($n = 1; $n <= $wanted->coats; $n++) {
             $this->steps->add(new Step(
@@ -144,16 +151,19 @@ final class StepBuilder
         }
     }
 
-    /** @param list<string> $ids */
-    private function colourPlace(Wanted $wanted, array $ids): int
+    /**
+     * @param  list<string>  $ids
+     * @param  array<string, int>  $places
+     */
+    private function colourPlace(Wanted $wanted, array $ids, array $places): int
     {
         if ($wanted->operation === Operation::Colour) {
-            return $this->colours->place($wanted->purpose);
+            return $places[$wanted->purpose] ?? 0;
         }
         if ($wanted->operation !== Operation::Ground) {
             return 0;
         }
-        $places = array_map(fn (string $id): int => $this->colours->place((string) $this->kit->areasById[$id]->intent->colour), $ids);
+        $places = array_map(fn (string $id): int => $places[(string) $this->kit->areasById[$id]->intent->colour] ?? 0, $ids);
 
         return $places === [] ? 0 : min($places);
     }

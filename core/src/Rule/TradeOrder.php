@@ -24,6 +24,8 @@ final class TradeOrder implements OrdersSteps
         }
         foreach ($context->steps->all() as $step) {
             if ($step->operation === Operation::Mount) {
+                $washes = array_values(array_filter($context->steps->ofPiece($step->pieceId), static fn (Step $s): bool => $s->operation === Operation::Wash && $s->phase === ''));
+                yield from Say::all($washes, [$step], $this, 'A piece is washed, then put on its holder: no hand touches it after.');
                 yield from Say::all([$step], $this->sprays($context, $step->pieceId), $this, 'A piece is put on its holder before it is sprayed.');
             } elseif ($step->operation === Operation::Attach && $step->inserted === null) {
                 yield from $this->attach($context, $step);
@@ -76,7 +78,7 @@ final class TradeOrder implements OrdersSteps
                     yield Say::must($remedy, $step, $this, 'What went wrong is put right before anything else goes on it.');
                 } elseif ($remedy->inserted !== null && RemedySteps::isBefore($remedy->inserted, $step)) {
                     yield Say::must($remedy, $step, $this, "{$remedy->title}, first.");
-                } elseif ($remedy->operation->leavesLayer() && $step->operation->leavesLayer() && $step->rank < $remedy->rank) {
+                } elseif ($remedy->operation->leavesLayer() && ($step->operation->leavesLayer() || $step->operation === Operation::Decal) && $step->rank < $remedy->rank) {
                     yield Say::must($step, $remedy, $this, ucfirst($remedy->operation->word())." goes on {$step->operation->word()}.");
                 }
             }

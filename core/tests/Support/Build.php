@@ -35,8 +35,6 @@ final class Build
 
     public readonly DateTimeZone $zone;
 
-    private readonly Room $room;
-
     /** @param array<string, mixed> $said */
     public function __construct(private readonly array $said)
     {
@@ -48,7 +46,6 @@ final class Build
         foreach ($said['log'] ?? [] as $event) {
             $this->record($event);
         }
-        $this->room = $this->room();
     }
 
     /** @param array<string, mixed> $event {at, do, on, for, with, coat, ...} */
@@ -65,7 +62,7 @@ final class Build
     {
         $calendar = Calendar::usual($this->zone);
 
-        return Plan::compile($kit ?? $this->kit, new HouseRules, $this->shelf, $this->events, $this->room, $minutes === null ? $calendar : $calendar->atBench($this->now, $minutes), $this->now);
+        return Plan::compile($kit ?? $this->kit, new HouseRules, $this->shelf, $this->events, $this->room(), $minutes === null ? $calendar : $calendar->atBench($this->now, $minutes), $this->now);
     }
 
     /** @param list<Edit> $edits */

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Build;
+
+use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Kit\Edit;
+use AmberStep\Core\Kit\Kit;
+use App\Clock\BenchClock;
+use App\Models\Build;
+use App\Models\Change;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** Changes a build's kit, each change with its inverse, in an append-only row. */
+final readonly class Changer
+{
+    public function __construct(private BenchClock $clock) {}
+
+    /**
+     * @param  list<Edit>  $edits
+     *
+     * @throws BadDocument when the edits cannot be carried out
+     * @throws Conflict when the build was changed meanwhile
+     */
+    public function apply(string $buildId, int $revision, string $title, array $edits): Change
+    {
+        return DB::transaction(function () use ($buildId, $revision, $title, $edits): Change {
+            $build = $this->at($buildId, $revision);
+            [$kit, $inverse] = Kit::fromArray($build->kit)->applyWithInverse($edits);
+
+            return $this->store($build, $kit, $title, $edits, $inverse, null);
+        });
+    }
+
+    /**
+     * Takes one change back by appending its inverse.
+     *
+     * @throws BadDocument when a later change touched the same field
+     * @throws Conflict when the build was changed meanwhile
+     */
+    public function undo(string $buildId, int $revision, string $changeId): Change
+    {
+        return DB::transaction(function () use ($buildId, $revision, $changeId): Change {
+            $build = $this->at($buildId, $revision);
+            $change = Change::query()->where('build_id', $buildId)->find($changeId);
+            if ($change === null) {
+                throw BadDocument::at('change', 'is not one of this build', 'load the build again');
+            }
+            $inverse = Edit::listFrom($change->inverse);
+            $this->refuseIfTouchedLater($change);
+            [$kit, $redo] = Kit::fromArray($build->kit)->applyWithInverse($inverse);
+
+            return $this->store($build, $kit, 'Take back: '.$change->title, $inverse, $redo, $change->id);
+        });
+    }
+
+    /** The last change that was not taken back. */
+    public function undoable(string $buildId): ?Change
+    {
+        $undone = [];
+        foreach (Change::query()->where('build_id', $buildId)->orderByDesc('revision')->limit(200)->get() as $change) {
+            if ($change->undoes !== null) {
+                $undone[$change->undoes] = true;
+            } elseif (! isset($undone[$change->id])) {
+                return $change;
+            }
+        }
+
+        return null;
+    }
+
+    private function at(string $buildId, int $revision): Build
+    {
+        $build = Build::query()->find($buildId) ?? throw BadDocument::at('build', 'is not here', 'it may have been removed meanwhile');
+        if ($build->revision !== $revision) {
+            $since = Change::query()->where('build_id', $buildId)->where('revision', '>', $revision)->orderBy('revision')->get();
+            throw new Conflict('The build was changed meanwhile.', ['revision' => $build->revision, 'changes' => $since->map(static fn (Change $c): string => $c->title)->all()]);
+        }
+
+        return $build;
+    }
+
+    /**
+     * @param  list<Edit>  $edits
+     * @param  list<Edit>  $inverse
+     */
+    private function store(Build $build, Kit $kit, string $title, array $edits, array $inverse, ?string $undoes): Change
+    {
+        $all = static fn (array $list): array => array_map(static fn (Edit $e): array => $e->toArray(), $list);
+        $build->update(['kit' => $kit->toArray(), 'name' => $kit->name, 'revision' => $build->revision + 1]);
+
+        return Change::query()->create(['id' => strtoupper((string) Str::ulid()), 'build_id' => $build->id, 'revision' => $build->revision, 'title' => mb_substr($title, 0, 200), 'edits' => $all($edits), 'inverse' => $all($inverse), 'undoes' => $undoes, 'at' => $this->clock->epoch()]);
+    }
+
+    private function refuseIfTouchedLater(Change $change): void
+    {
+        $marks = array_map(static fn (Edit $e): string => $e->mark(), Edit::listFrom($change->edits));
+        $undone = [];
+        foreach (Change::query()->where('build_id', $change->build_id)->where('revision', '>', $change->revision)->orderByDesc('revision')->get() as $later) {
+            if ($later->undoes !== null) {
+                $undone[$later->undoes] = true;
+                if ($later->undoes === $change->id) {
+                    throw BadDocument::at('change', 'was taken back already', 'load the build again');
+                }
+
+                continue;
+            }
+            $both = array_intersect($marks, array_map(static fn (Edit $e): string => $e->mark(), Edit::listFrom($later->edits)));
+            if ($both !== [] && ! isset($undone[$later->id])) {
+                throw BadDocument::at('change', "cannot be taken back: \"{$later->title}\" changed the same thing later", 'take that back first');
+            }
+        }
+    }
+}

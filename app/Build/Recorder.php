@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Build;
+
+use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Document\Problem;
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Log\Event as LogEvent;
+use AmberStep\Core\Log\EventKind;
+use AmberStep\Core\Log\Log;
+use App\Clock\BenchClock;
+use App\Models\Build;
+use App\Models\Event;
+use App\Repositories\BuildRepository;
+use App\Repositories\ShelfRepository;
+use Illuminate\Support\Facades\DB;
+
+/** Writes down what happened at the bench: once for each id, whole or not at all. */
+final readonly class Recorder
+{
+    /** A clock that runs a little ahead is not the future. */
+    private const FUTURE_SECONDS = 120;
+
+    public function __construct(private BuildRepository $builds, private ShelfRepository $shelf, private BenchClock $clock) {}
+
+    /**
+     * Posting the same event again answers the first result.
+     *
+     * @return array{LogEvent, bool} the event as stored, and whether it is new
+     *
+     * @throws BadDocument when it names what is not there, or lies in the future
+     * @throws Conflict when its step was recorded from elsewhere
+     */
+    public function record(string $buildId, LogEvent $event): array
+    {
+        return DB::transaction(function () use ($buildId, $event): array {
+            $known = Event::query()->where('id', $event->id)->first();
+            if ($known !== null) {
+                return [LogEvent::fromArray($known->body), false];
+            }
+            $now = $this->clock->epoch();
+            $this->check($buildId, $event, $now);
+            $stored = LogEvent::fromArray([...$event->toArray(), 'recorded' => \AmberStep\Core\Document\Instant::format($now)]);
+            Event::query()->create(['id' => $stored->id, 'build_id' => $buildId, 'kind' => $stored->kind->value, 'at' => $stored->atEpoch, 'recorded' => $now, 'step_key' => $stored->stepKey, 'body' => $stored->toArray()]);
+
+            return [$stored, true];
+        });
+    }
+
+    private function check(string $buildId, LogEvent $event, int $now): void
+    {
+        $build = $this->builds->find($buildId);
+        if ($build === null) {
+            throw BadDocument::at('build', 'is not here', 'it may have been removed meanwhile');
+        }
+        if ($event->atEpoch > $now + self::FUTURE_SECONDS) {
+            throw BadDocument::at('at', 'lies in the future', 'a thing is recorded when it has happened');
+        }
+        self::named($build->kit, $event);
+        if ($event->product !== null && $this->shelf->shelf()->find($event->product) === null) {
+            throw BadDocument::at('product', 'is not on the shelf', 'give the id of a product on the shelf');
+        }
+        $standing = Log::standing($build->events);
+        if ($event->kind === EventKind::TakeBack && ! in_array($event->takesBack, array_map(static fn (LogEvent $e): string => $e->id, $build->events), true)) {
+            throw BadDocument::at('takesBack', 'is not in the log of this build', 'give the id of one of its events');
+        }
+        foreach ($standing as $other) {
+            if ($event->stepKey !== null && $other->stepKey === $event->stepKey && $event->kind !== EventKind::Note) {
+                throw new Conflict('This step was already recorded.', ['event' => $other->toArray()]);
+            }
+        }
+    }
+
+    private static function named(Kit $kit, LogEvent $event): void
+    {
+        $problems = [];
+        foreach ($event->targets as $i => $target) {
+            if (! isset($kit->areasById[$target]) && ! isset($kit->jointsById[$target]) && ! isset($kit->partsById[$target])) {
+                $problems[] = new Problem("targets[{$i}]", 'is not in this build', 'name an area, joint or piece of it');
+            }
+        }
+        if ($problems !== []) {
+            throw new BadDocument($problems);
+        }
+    }
+
+    public static function exists(string $buildId): bool
+    {
+        return Build::query()->whereKey($buildId)->exists();
+    }
+}

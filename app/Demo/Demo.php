@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Demo;
+
+use AmberStep\Core\Document\Instant;
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Log\Event;
+use AmberStep\Core\Material\Product as Paint;
+use App\Build\Backup;
+use App\Build\BuildFile;
+use App\Build\Porter;
+use App\Clock\BenchClock;
+use App\Models\Build;
+use App\Models\Setting;
+use App\Repositories\Settings;
+use RuntimeException;
+
+/** The demo builds, in a state that is relative to now, so that they are always alive. */
+final readonly class Demo
+{
+    private const BUILDS = ['shearwater'];
+
+    public function __construct(private Porter $porter, private Settings $settings, private BenchClock $clock, private Backup $backup) {}
+
+    /** Loads the demo once on a file without builds. @return bool whether it did */
+    public function loadOnce(): bool
+    {
+        if (Build::query()->exists() || Setting::query()->find('demo') !== null) {
+            return false;
+        }
+        $this->load();
+
+        return true;
+    }
+
+    /** Makes the demo builds fresh; the user's own builds stay as they are. */
+    public function again(): void
+    {
+        $this->backup->take();
+        Build::query()->where('demo', true)->delete();
+        $this->load();
+    }
+
+    private function load(): void
+    {
+        $products = array_map(Paint::fromArray(...), self::list(self::read('shelf'), 'products'));
+        foreach (self::BUILDS as $name) {
+            $this->porter->import($this->file($name, array_values($products)), Porter::REPLACE, true);
+        }
+        $this->settings->set('demo', ['loaded' => Instant::format($this->clock->epoch())]);
+    }
+
+    /** @param list<Paint> $products */
+    private function file(string $name, array $products): BuildFile
+    {
+        $data = self::read($name);
+        $kit = is_array($data['kit'] ?? null) ? $data['kit'] : [];
+        $now = $this->clock->epoch();
+        $events = array_map(static function (mixed $event) use ($now): Event {
+            $event = is_array($event) ? $event : [];
+            $at = Instant::format($now - 60 * (is_int($event['before'] ?? null) ? $event['before'] : 0));
+            unset($event['before']);
+
+            return Event::fromArray([...$event, 'at' => $at, 'recorded' => $at]);
+        }, self::list($data, 'events'));
+
+        return new BuildFile(is_string($data['id'] ?? null) ? $data['id'] : '', Kit::fromArray([...$kit, 'zone' => config('app.bench_zone')]), $products, array_values($events));
+    }
+
+    /** @return array<mixed> */
+    private static function read(string $name): array
+    {
+        $json = file_get_contents(database_path("demo/{$name}.json"));
+        $data = $json === false ? null : json_decode($json, true);
+
+        return is_array($data) ? $data : throw new RuntimeException("The demo file {$name}.json cannot be read.");
+    }
+
+    /**
+     * @param  array<mixed>  $data
+     * @return list<mixed>
+     */
+    private static function list(array $data, string $field): array
+    {
+        return is_array($data[$field] ?? null) ? array_values($data[$field]) : [];
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use AmberStep\Core\Kit\Edit;
+use App\Build\Changer;
+use App\Build\Planner;
+use App\Http\Answer;
+use App\Http\Presenters\PreviewPresenter;
+use App\Models\Change;
+use App\Repositories\BuildRepository;
+use App\Repositories\LoadedBuild;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** Fixes and other edits: previewed, applied, undone. */
+final readonly class ChangeController
+{
+    public function __construct(private BuildRepository $builds, private Planner $planner, private Changer $changer, private Answer $answer) {}
+
+    public function preview(Request $request, string $build): JsonResponse
+    {
+        $loaded = $this->load($build);
+        $edits = Edit::listFrom($request->json()->all()['edits'] ?? null);
+
+        return $this->answer->json(['preview' => PreviewPresenter::of($this->planner->plan($loaded), $this->planner->plan($loaded->with($loaded->kit->apply($edits))))]);
+    }
+
+    public function store(Request $request, string $build): JsonResponse
+    {
+        $loaded = $this->load($build);
+        $body = $request->json()->all();
+        $title = is_string($body['title'] ?? null) && trim($body['title']) !== '' ? $body['title'] : 'An edit';
+
+        return $this->changed($this->changer->apply($loaded->id, Answer::revision($request), $title, Edit::listFrom($body['edits'] ?? null)));
+    }
+
+    public function undo(Request $request, string $build, string $change): JsonResponse
+    {
+        return $this->changed($this->changer->undo($this->load($build)->id, Answer::revision($request), $change));
+    }
+
+    private function changed(Change $change): JsonResponse
+    {
+        return $this->answer->json(['change' => ['id' => $change->id, 'title' => $change->title], 'revision' => $change->revision], 201);
+    }
+
+    private function load(string $id): LoadedBuild
+    {
+        return $this->builds->find($id) ?? throw new NotFoundHttpException;
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Presenters;
+
+use AmberStep\Core\Log\Fault;
+use AmberStep\Core\Plan\Aspect;
+use AmberStep\Core\Plan\AspectKind;
+use AmberStep\Core\Plan\Plan;
+use AmberStep\Core\Plan\PlannedStep;
+
+/** The bench: the one thing to do now, what follows in the minutes there are, and what to keep hands off. */
+final class BenchPresenter
+{
+    /** @return array<string, mixed> */
+    public static function bench(Plan $plan, int $minutes): array
+    {
+        $now = $plan->now();
+        $until = $plan->nowEpoch + 60 * $minutes;
+        $tonight = array_values(array_filter($plan->byTime(), static fn (PlannedStep $p): bool => $p->startEpoch < $until));
+        $busy = array_sum(array_map(static fn (PlannedStep $p): float => $p->minutes, $tonight));
+
+        return [
+            'now' => Time::utc($plan->nowEpoch),
+            'minutes' => $minutes,
+            'current' => $now === null ? null : StepPresenter::whole($now, $plan),
+            'closesAt' => Time::utc($now?->closesAt($plan->nowEpoch)?->fromEpoch),
+            'finished' => $plan->left === [],
+            'follows' => array_map(static fn (PlannedStep $p): array => StepPresenter::line($p, $plan), $tonight),
+            'idleMinutes' => max(0, (int) round($minutes - $busy)),
+            'opensNext' => self::opensNext($plan),
+            'handsOff' => self::handsOff($plan, $now),
+            'holds' => array_map(PlanPresenter::hold(...), $plan->holds),
+            'closing' => array_values(array_map(PlanPresenter::hold(...), array_filter($plan->holds, static fn ($h): bool => $h->closing))),
+            'stops' => count($plan->stops()),
+            'faults' => array_map(static fn (Fault $f): array => ['fault' => $f->value, 'word' => $f->word(), 'now' => $f->now()], Fault::cases()),
+            'finish' => Time::utc($plan->finishEpoch()),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> pieces to leave alone: waits with their clocks first, then what is shut */
+    private static function handsOff(Plan $plan, ?PlannedStep $now): array
+    {
+        $waiting = array_filter($plan->pieces, static fn (Aspect $a): bool => $a->kind === AspectKind::Hold || $a->kind === AspectKind::Shut);
+        uasort($waiting, static fn (Aspect $a, Aspect $b): int => [$a->kind->rank(), $a->untilEpoch] <=> [$b->kind->rank(), $b->untilEpoch]);
+        $out = [];
+        foreach ($waiting as $id => $aspect) {
+            if ($id !== $now?->step->pieceId) {
+                $out[] = ['pieceId' => $id, 'name' => $plan->context->pieceName((string) $id), 'aspect' => PlanPresenter::aspect($aspect), 'forbids' => $aspect->hold?->kind->forbids()];
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, mixed>|null the first step that opens, where everything waits */
+    private static function opensNext(Plan $plan): ?array
+    {
+        $soonest = null;
+        foreach ($plan->pieces as $aspect) {
+            if ($aspect->kind === AspectKind::Hold && ($soonest === null || $aspect->untilEpoch < $soonest->untilEpoch)) {
+                $soonest = $aspect;
+            }
+        }
+        $planned = $plan->left[$soonest->step ?? ''] ?? null;
+
+        return $planned === null || $soonest === null ? null : ['until' => Time::utc($soonest->untilEpoch), 'because' => $soonest->because, ...StepPresenter::line($planned, $plan)];
+    }
+}

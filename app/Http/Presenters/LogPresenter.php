@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Presenters;
+
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Log\Event;
+use AmberStep\Core\Log\EventKind;
+use AmberStep\Core\Log\Log;
+use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Rule\Say;
+use App\Repositories\LoadedBuild;
+
+/** The log in words: what was done when, with what, in which air, on plan or off. */
+final readonly class LogPresenter
+{
+    private const PAGE = 100;
+
+    public function __construct(private Shelf $shelf) {}
+
+    /** @return array<string, mixed> newest first, a page of them */
+    public function page(LoadedBuild $build, int $from): array
+    {
+        $events = array_values(array_filter($build->events, static fn (Event $e): bool => $e->kind !== EventKind::TakeBack));
+        usort($events, static fn (Event $a, Event $b): int => Event::inOrder($b, $a));
+        $standing = array_fill_keys(array_map(static fn (Event $e): string => $e->id, Log::standing($build->events)), true);
+        $page = array_slice($events, $from, self::PAGE);
+
+        return [
+            'events' => array_map(fn (Event $e): array => $this->line($e, $build->kit, isset($standing[$e->id])), $page),
+            'total' => count($events),
+            'next' => $from + self::PAGE < count($events) ? $from + self::PAGE : null,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function line(Event $event, Kit $kit, bool $stands): array
+    {
+        return [
+            'id' => $event->id,
+            'at' => Time::utc($event->atEpoch),
+            'recorded' => Time::utc($event->recordedEpoch),
+            'title' => $this->title($event),
+            'on' => $this->targets($event, $kit),
+            'with' => $this->shelf->find($event->product)?->name,
+            'swatch' => $this->shelf->find($event->product)?->swatch,
+            'coat' => $event->coatKind?->value,
+            'kind' => $event->kind->value,
+            'air' => $event->temperatureC === null || $event->humidity === null ? null : ['temperatureC' => $event->temperatureC, 'humidity' => $event->humidity],
+            'onPlan' => $event->stepKey !== null,
+            'note' => $event->note,
+            'standing' => $stands,
+        ];
+    }
+
+    private function title(Event $event): string
+    {
+        return ucfirst(match ($event->kind) {
+            EventKind::Done => $event->operation?->word() ?? 'done',
+            EventKind::MaskOn => 'mask on'.($event->medium === null ? '' : ', '.$event->medium->word()),
+            EventKind::MaskOff => 'mask off',
+            EventKind::Glued => 'joint closed'.($event->glue === null ? '' : ', '.$event->glue->word()),
+            EventKind::IntoCabinet => sprintf('into the cabinet, %g °C', $event->cabinetC ?? 0),
+            EventKind::OutOfCabinet => 'out of the cabinet',
+            EventKind::Mixed => 'mixed',
+            EventKind::Fault => $event->fault?->word() ?? 'fault',
+            EventKind::Verdict => 'found '.($event->verdict->value ?? ''),
+            EventKind::Reading => 'reading',
+            EventKind::Note => 'note',
+            EventKind::TakeBack => 'taken back',
+        });
+    }
+
+    private function targets(Event $event, Kit $kit): string
+    {
+        $names = [];
+        foreach ($event->targets as $target) {
+            $names[] = $kit->areasById[$target]->name ?? $kit->jointsById[$target]->name ?? $kit->labelsById[$target]->name ?? $kit->partsById[$target]->name ?? 'something that is gone';
+        }
+
+        return count($names) > 3 ? Say::listed([...array_slice($names, 0, 2), (count($names) - 2).' more']) : Say::listed($names);
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Presenters;
+
+use AmberStep\Core\Kit\Edit;
+use AmberStep\Core\Plan\Aspect;
+use AmberStep\Core\Plan\Aspects;
+use AmberStep\Core\Plan\Plan;
+use AmberStep\Core\Plan\PlannedStep;
+use AmberStep\Core\Plan\RunningHold;
+use AmberStep\Core\Plan\Words;
+use AmberStep\Core\Rule\Finding;
+use AmberStep\Core\Rule\Fix;
+
+/** A plan as data: one presenter for the API, the command line and the previews of fixes. */
+final class PlanPresenter
+{
+    /** @return array<string, mixed> */
+    public static function plan(Plan $plan): array
+    {
+        return [
+            'now' => Time::utc($plan->nowEpoch),
+            'stepsLeft' => count($plan->left),
+            'finish' => Time::utc($plan->finishEpoch()),
+            'stages' => self::stages($plan),
+            'pieces' => self::pieces($plan),
+            'holds' => array_map(self::hold(...), $plan->holds),
+            'findings' => self::findings($plan),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    public static function findings(Plan $plan): array
+    {
+        return array_map(static fn (Finding $f): array => self::finding($f, $plan), $plan->findings);
+    }
+
+    /** @return list<array<string, mixed>> */
+    public static function pieces(Plan $plan): array
+    {
+        $out = [];
+        foreach ($plan->pieces as $id => $aspect) {
+            $out[] = ['id' => $id, 'name' => $plan->context->pieceName($id), 'aspect' => self::aspect($aspect)];
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, mixed> */
+    public static function aspect(Aspect $aspect): array
+    {
+        return ['kind' => $aspect->kind->value, 'from' => Time::utc($aspect->fromEpoch), 'until' => Time::utc($aspect->untilEpoch), 'because' => $aspect->because];
+    }
+
+    /** @return array<string, mixed> */
+    public static function hold(RunningHold $hold): array
+    {
+        return [
+            'key' => $hold->key, 'pieceId' => $hold->pieceId, 'label' => $hold->label, 'kind' => $hold->kind->value,
+            'from' => Time::utc($hold->fromEpoch), 'until' => Time::utc($hold->untilEpoch), 'forbids' => $hold->forbids,
+            'words' => $hold->words, 'closing' => $hold->closing,
+        ];
+    }
+
+    /** @return list<array<string, mixed>> stages in order, coats folded into them */
+    private static function stages(Plan $plan): array
+    {
+        $aspects = new Aspects($plan->context, $plan->left, $plan->context->room, $plan->nowEpoch);
+        $stages = [];
+        foreach ($plan->left as $planned) {
+            $stages[$planned->step->stage()][] = $planned;
+        }
+        $out = [];
+        foreach ($stages as $key => $steps) {
+            usort($steps, static fn (PlannedStep $a, PlannedStep $b): int => [$a->startEpoch, $a->place] <=> [$b->startEpoch, $b->place]);
+            $line = StepPresenter::line($steps[0], $plan);
+            $out[] = [
+                'stage' => $key,
+                'title' => self::stageTitle($steps[0], $plan),
+                'swatch' => $line['swatch'],
+                'operation' => $line['operation'],
+                'start' => Time::utc(min(array_map(static fn (PlannedStep $p): int => $p->startEpoch, $steps))),
+                'end' => Time::utc(max(array_map(static fn (PlannedStep $p): int => $p->endEpoch, $steps))),
+                'minutes' => round(array_sum(array_map(static fn (PlannedStep $p): float => $p->minutes, $steps)), 1),
+                'inside' => $steps[0]->step->phase !== '',
+                'steps' => array_map(static fn (PlannedStep $p): array => [...StepPresenter::line($p, $plan), 'aspect' => self::aspect($aspects->ofStep($p)), 'reasons' => array_values(array_unique(array_map(static fn ($r): string => $r->sentence, array_slice($p->reasons, 0, 4))))], $steps),
+            ];
+        }
+        usort($out, static fn (array $a, array $b): int => [$a['start'], $a['stage']] <=> [$b['start'], $b['stage']]);
+
+        return $out;
+    }
+
+    private static function stageTitle(PlannedStep $planned, Plan $plan): string
+    {
+        $title = Words::title($planned->step, $plan->context);
+
+        return $planned->step->of > 1 ? explode(',', $title)[0] : $title;
+    }
+
+    /** @return array<string, mixed> */
+    private static function finding(Finding $finding, Plan $plan): array
+    {
+        return [
+            'key' => $finding->key, 'rule' => $finding->rule, 'severity' => $finding->severity->value,
+            'title' => $finding->title, 'sentence' => $finding->sentence, 'facts' => $finding->facts,
+            'targets' => array_values(array_map($plan->context->nameOf(...), array_filter($finding->targets, static fn (string $t): bool => isset($plan->context->kit->areasById[$t]) || isset($plan->context->kit->jointsById[$t]) || isset($plan->context->breakdown->byId[$t])))),
+            'steps' => $finding->steps, 'acceptable' => $finding->acceptable, 'accepted' => $finding->accepted,
+            'fixes' => array_map(static fn (Fix $f): array => ['title' => $f->title, 'edits' => array_map(static fn (Edit $e): array => $e->toArray(), $f->edits)], $finding->fixes),
+        ];
+    }
+}

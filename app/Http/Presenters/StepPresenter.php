@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Presenters;
+
+use AmberStep\Core\Caution\Cautions;
+use AmberStep\Core\Document\Instant;
+use AmberStep\Core\Plan\Hold;
+use AmberStep\Core\Plan\HoldKind;
+use AmberStep\Core\Plan\Plan;
+use AmberStep\Core\Plan\PlannedStep;
+use AmberStep\Core\Plan\Step;
+use AmberStep\Core\Plan\StepEvent;
+use AmberStep\Core\Plan\Words;
+use AmberStep\Core\Spray\SetUp;
+
+/** A step in words and figures. Every screen and command shows it through here, so that sums cannot differ. */
+final class StepPresenter
+{
+    /** @return array<string, mixed> the line of it: for lists and strips */
+    public static function line(PlannedStep $planned, Plan $plan): array
+    {
+        $step = $planned->step;
+
+        return [
+            'key' => $step->key,
+            'title' => Words::title($step, $plan->context),
+            'where' => Words::where($step, $plan->context),
+            'pieceId' => $step->pieceId,
+            'piece' => $plan->context->pieceName($step->pieceId),
+            'operation' => $step->operation->value,
+            'n' => $step->n,
+            'of' => $step->of,
+            'swatch' => self::swatch($step, $plan),
+            'sprays' => $step->operation->sprays(),
+            'start' => Time::utc($planned->startEpoch),
+            'end' => Time::utc($planned->endEpoch),
+            'minutes' => round($planned->minutes, 1),
+            'remedy' => $step->isRemedy(),
+        ];
+    }
+
+    /** @return array<string, mixed> all of it: for the bench */
+    public static function whole(PlannedStep $planned, Plan $plan): array
+    {
+        $step = $planned->step;
+        $event = StepEvent::of($step, '', 0, 0)->toArray();
+        unset($event['id'], $event['at'], $event['recorded']);
+
+        return [
+            ...self::line($planned, $plan),
+            'coat' => $step->coatKind?->value,
+            'button' => Words::button($step),
+            'technique' => Words::technique($step),
+            'setUp' => self::setUp($step, $plan),
+            'why' => self::why($planned, $plan),
+            'dontTouch' => self::dontTouch($step, $plan),
+            'cautions' => Cautions::of($step, $plan->context->kit),
+            'layers' => StackPresenter::of($step, $plan),
+            'event' => array_filter($event, static fn (mixed $v): bool => $v !== null && $v !== false && $v !== ''),
+            'faultTargets' => array_values(array_filter($step->targets, static fn (string $t): bool => isset($plan->context->kit->areasById[$t]))),
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function setUp(Step $step, Plan $plan): ?array
+    {
+        $setUp = SetUp::of($step, $plan->context->kit);
+        if ($setUp === null) {
+            return null;
+        }
+
+        return [
+            'product' => $step->product?->name,
+            'ratio' => $setUp->ratio,
+            'thinner' => $setUp->thinner,
+            'pressureBar' => $setUp->pressureBar === null ? null : round($setUp->pressureBar, 1),
+            'distanceCm' => $setUp->distanceCm,
+            'nozzleMm' => $setUp->nozzleMm,
+            'cupMl' => $step->operation->sprays() ? round($setUp->amount->mixMl / 0.05) * 0.05 : null,
+            'cupWhy' => $setUp->amount->words(),
+        ];
+    }
+
+    /** @return list<string> sentences: which waits are over, which rule put it here */
+    private static function why(PlannedStep $planned, Plan $plan): array
+    {
+        $over = array_values(array_filter($planned->holds, static fn (Hold $h): bool => $h->untilEpoch <= $plan->nowEpoch && $h->untilEpoch > $h->fromEpoch && $h->wait !== null && $plan->nowEpoch - $h->untilEpoch < 3 * 86400));
+        usort($over, static fn (Hold $a, Hold $b): int => $b->untilEpoch <=> $a->untilEpoch);
+        $why = [];
+        if ($over !== []) {
+            $hold = $over[0];
+            $why[] = sprintf('%s: %s is over since %s (%s).', ucfirst($hold->because), self::word($hold->kind), Instant::wall($hold->untilEpoch, $plan->nowEpoch, $plan->context->kit->zone), $hold->wait?->words());
+        }
+        $reasons = $planned->reasons;
+        usort($reasons, static fn ($a, $b): int => [$a->rule === 'trade-order', $a->rule] <=> [$b->rule === 'trade-order', $b->rule]);
+        $sentences = array_values(array_unique(array_map(static fn ($r): string => $r->sentence, $reasons)));
+        array_push($why, ...array_slice($sentences, 0, $over === [] ? 2 : 1));
+
+        return $why === [] ? ['Nothing stands before it: it is the next step in the order of the work.'] : $why;
+    }
+
+    private static function word(HoldKind $kind): string
+    {
+        return match ($kind) {
+            HoldKind::Flash => 'flash-off',
+            HoldKind::Dry => 'drying',
+            HoldKind::Touch => 'touch dry',
+            HoldKind::Handle, HoldKind::Full => 'setting',
+            default => $kind->value,
+        };
+    }
+
+    /** @return list<string> */
+    private static function dontTouch(Step $step, Plan $plan): array
+    {
+        $out = [];
+        foreach ($plan->context->breakdown->byId[$step->pieceId]->areas ?? [] as $area) {
+            if ($plan->context->surface->area($area->id)->isMasked() && ! in_array($area->id, $step->targets, true)) {
+                $out[] = $area->name;
+            }
+        }
+        $said = $out === [] ? [] : ['Leave the mask on '.\AmberStep\Core\Rule\Say::listed($out).'.'];
+        foreach ($plan->holds as $hold) {
+            if (! $hold->closing && $hold->pieceId !== '' && $hold->pieceId !== $step->pieceId && in_array($hold->kind, [HoldKind::Flash, HoldKind::Touch, HoldKind::Handle, HoldKind::Full], true)) {
+                $said[] = sprintf('%s until %s.', explode(',', $hold->label)[0], Instant::wall($hold->untilEpoch, $plan->nowEpoch, $plan->context->kit->zone));
+            }
+        }
+
+        return array_slice($said, 0, 3);
+    }
+
+    private static function swatch(Step $step, Plan $plan): ?string
+    {
+        $colour = $plan->context->kit->colour($step->counted());
+
+        return $step->product->swatch ?? $plan->context->shelf->find($colour?->product)?->swatch;
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property string $id
+ * @property string $build_id
+ * @property int $revision the revision of the build this change made
+ * @property string $title
+ * @property list<array<string, mixed>> $edits
+ * @property list<array<string, mixed>> $inverse
+ * @property string|null $undoes id of the change this one takes back
+ * @property int $at epoch seconds
+ */
+final class Change extends Model
+{
+    public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $keyType = 'string';
+
+    protected $guarded = [];
+
+    protected $casts = ['edits' => 'array', 'inverse' => 'array', 'revision' => 'integer', 'at' => 'integer'];
+}

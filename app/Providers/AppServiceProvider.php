@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Clock\BenchClock;
+use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Support\ServiceProvider;
+use Psr\Clock\ClockInterface;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(BenchClock::class, static function (Application $app): BenchClock {
+            $now = config('app.now');
+
+            return new BenchClock(is_string($now) && $now !== '' ? $now : null, $app->environment('testing'));
+        });
+        $this->app->alias(BenchClock::class, ClockInterface::class);
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repositories;
+
+use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Document\Problems;
+use AmberStep\Core\Document\Reader;
+use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Schedule\Calendar;
+use App\Models\Setting;
+use DateTimeZone;
+
+/** The user's own settings: sessions at the bench, house rules, where readings come from. */
+final class Settings
+{
+    public function calendar(DateTimeZone $zone): Calendar
+    {
+        $value = $this->value('calendar');
+        if ($value === []) {
+            return Calendar::usual($zone);
+        }
+        $problems = new Problems;
+        $calendar = Calendar::read(Reader::of($value, 'calendar', $problems), $zone);
+        $problems->throwIfAny();
+
+        return $calendar;
+    }
+
+    public function house(): HouseRules
+    {
+        try {
+            $problems = new Problems;
+            $rules = HouseRules::read(Reader::of($this->value('house'), 'house', $problems));
+            $problems->throwIfAny();
+
+            return $rules;
+        } catch (BadDocument) {
+            return new HouseRules;
+        }
+    }
+
+    /** @return array<string, mixed> */
+    public function value(string $name): array
+    {
+        return Setting::query()->find($name)->value ?? [];
+    }
+
+    /** @param array<string, mixed> $value */
+    public function set(string $name, array $value): void
+    {
+        Setting::query()->updateOrCreate(['name' => $name], ['value' => $value]);
+    }
+}

@@ -1,0 +1,5 @@
+<?php
+
+declare(strict_types=1);
+
+return ['default' => 'single', 'channels' => ['single' => ['driver' => 'single', 'path' => storage_path('logs/amberstep.log'), 'level' => 'warning']]];
