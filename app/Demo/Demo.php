@@ -15,6 +15,8 @@ use App\Clock\BenchClock;
 use App\Models\Build;
 use App\Models\Setting;
 use App\Repositories\Settings;
+use DateTimeImmutable;
+use DateTimeZone;
 use RuntimeException;
 
 /** The demo builds, in a state that is relative to now, so that they are always alive. */
@@ -60,13 +62,30 @@ final readonly class Demo
         $now = $this->clock->epoch();
         $events = array_map(static function (mixed $event) use ($now): Event {
             $event = is_array($event) ? $event : [];
-            $at = Instant::format($now - 60 * (is_int($event['before'] ?? null) ? $event['before'] : 0));
-            unset($event['before']);
+            $at = Instant::format(self::when($event, $now));
+            unset($event['minutesAgo'], $event['daysAgo'], $event['wall']);
 
             return Event::fromArray([...$event, 'at' => $at, 'recorded' => $at]);
         }, self::list($data, 'events'));
 
         return new BuildFile(is_string($data['id'] ?? null) ? $data['id'] : '', Kit::fromArray([...$kit, 'zone' => config('app.bench_zone')]), $products, array_values($events));
+    }
+
+    /**
+     * Recent events are so many minutes ago; older ones were on an evening so many days ago.
+     *
+     * @param  array<mixed>  $event
+     */
+    private static function when(array $event, int $now): int
+    {
+        if (is_int($event['minutesAgo'] ?? null)) {
+            return $now - 60 * $event['minutesAgo'];
+        }
+        $zone = config('app.bench_zone');
+        $day = (new DateTimeImmutable('@'.$now))->setTimezone(new DateTimeZone(is_string($zone) ? $zone : 'UTC'))->modify('-'.(is_int($event['daysAgo'] ?? null) ? $event['daysAgo'] : 1).' days');
+        [$hour, $minute] = array_map(intval(...), [...explode(':', is_string($event['wall'] ?? null) ? $event['wall'] : '20:00'), '0']);
+
+        return $day->setTime($hour, $minute)->getTimestamp();
     }
 
     /** @return array<mixed> */

@@ -6,10 +6,12 @@ namespace App\Http\Presenters;
 
 use AmberStep\Core\Caution\Cautions;
 use AmberStep\Core\Document\Instant;
+use AmberStep\Core\Plan\Constraint;
 use AmberStep\Core\Plan\Hold;
 use AmberStep\Core\Plan\HoldKind;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Plan\PlannedStep;
+use AmberStep\Core\Plan\Scheduler;
 use AmberStep\Core\Plan\Step;
 use AmberStep\Core\Plan\StepEvent;
 use AmberStep\Core\Plan\Words;
@@ -59,8 +61,20 @@ final class StepPresenter
             'cautions' => Cautions::of($step, $plan->context->kit),
             'layers' => StackPresenter::of($step, $plan),
             'event' => array_filter($event, static fn (mixed $v): bool => $v !== null && $v !== false && $v !== ''),
+            'lastAt' => self::lastAt($step, $plan),
             'faultTargets' => array_values(array_filter($step->targets, static fn (string $t): bool => isset($plan->context->kit->areasById[$t]))),
         ];
+    }
+
+    /** The last thing that happened to the piece: a time set back before it is asked about. */
+    private static function lastAt(Step $step, Plan $plan): ?string
+    {
+        $times = [];
+        foreach ($plan->context->breakdown->byId[$step->pieceId]->areas ?? [] as $area) {
+            $times[] = $plan->context->surface->lastAt[$area->id] ?? 0;
+        }
+
+        return $times === [] || max($times) === 0 ? null : Time::utc(max($times));
     }
 
     /** @return array<string, mixed>|null */
@@ -88,17 +102,38 @@ final class StepPresenter
     {
         $over = array_values(array_filter($planned->holds, static fn (Hold $h): bool => $h->untilEpoch <= $plan->nowEpoch && $h->untilEpoch > $h->fromEpoch && $h->wait !== null && $plan->nowEpoch - $h->untilEpoch < 3 * 86400));
         usort($over, static fn (Hold $a, Hold $b): int => $b->untilEpoch <=> $a->untilEpoch);
-        $why = [];
+        $why = self::inTheGun($planned->step, $plan);
         if ($over !== []) {
             $hold = $over[0];
             $why[] = sprintf('%s: %s is over since %s (%s).', ucfirst($hold->because), self::word($hold->kind), Instant::wall($hold->untilEpoch, $plan->nowEpoch, $plan->context->kit->zone), $hold->wait?->words());
         }
         $reasons = $planned->reasons;
-        usort($reasons, static fn ($a, $b): int => [$a->rule === 'trade-order', $a->rule] <=> [$b->rule === 'trade-order', $b->rule]);
+        usort($reasons, static fn (Constraint $a, Constraint $b): int => self::weight($a) <=> self::weight($b));
         $sentences = array_values(array_unique(array_map(static fn ($r): string => $r->sentence, $reasons)));
-        array_push($why, ...array_slice($sentences, 0, $over === [] ? 2 : 1));
+        array_push($why, ...array_slice($sentences, 0, max(0, 2 - count($why))));
 
         return $why === [] ? ['Nothing stands before it: it is the next step in the order of the work.'] : $why;
+    }
+
+    /** What says most about a place in the order comes first; that a layer goes on a layer, last. */
+    private static function weight(Constraint $reason): int
+    {
+        return match ($reason->rule) {
+            'clear-glue-then-mask', 'clear-inside-first', 'blocked-by-assembly', 'barrier-before-wash' => 0,
+            'uncovered', 'light-then-dark', 'panes-last', 'seam-before-paint', 'unmask-when' => 1,
+            'wash-dry-before-paint', 'gloss-before-decal', 'joint-faces-bare', 'same-colour-together' => 2,
+            'inspect-between' => 3,
+            default => 4,
+        };
+    }
+
+    /** @return list<string> that the paint is in the gun already, where it is */
+    private static function inTheGun(Step $step, Plan $plan): array
+    {
+        $last = $plan->context->surface->lastSprayed();
+
+        return $last !== null && $step->operation->sprays() && $step->product?->id === $last[0] && $plan->nowEpoch - $last[1] < Scheduler::STAYS_IN_THE_GUN
+            ? [$step->product->name.' is in the gun since '.Instant::wall($last[1], $plan->nowEpoch, $plan->context->kit->zone).': going on with it saves a rinse.'] : [];
     }
 
     private static function word(HoldKind $kind): string

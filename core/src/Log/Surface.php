@@ -69,6 +69,20 @@ final class Surface
         return $this->areas;
     }
 
+    /** What was sprayed last, and when: it may still be in the gun. @return array{string, int}|null product id and epoch seconds */
+    public function lastSprayed(): ?array
+    {
+        $last = null;
+        foreach ($this->areas as $state) {
+            $top = $state->top();
+            if ($top?->product !== null && $top->operation->sprays() && ($last === null || $top->lastCoat()->atEpoch > $last[1])) {
+                $last = [$top->product->id, $top->lastCoat()->atEpoch];
+            }
+        }
+
+        return $last;
+    }
+
     public function faultClosed(string $eventId): void
     {
         unset($this->faults[$eventId]);

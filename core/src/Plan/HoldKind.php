@@ -25,8 +25,8 @@ enum HoldKind: string
     public function forbids(): string
     {
         return match ($this) {
-            self::Flash => 'the next coat',
-            self::Recoat => 'another product on it',
+            self::Flash => 'next coat',
+            self::Recoat => 'other paint on it',
             self::Window => 'recoating',
             self::Touch => 'handling',
             self::TapeSafe => 'tape',
@@ -34,9 +34,9 @@ enum HoldKind: string
             self::Cured => 'polish, strong solvents, packing',
             self::Handle => 'masking and handling at the joint',
             self::Full => 'sanding and load',
-            self::Dry => 'the next step on it',
+            self::Dry => 'next step on it',
             self::Room => 'spraying',
-            self::NotBefore => 'starting',
+            self::NotBefore => 'start',
         };
     }
 

@@ -46,7 +46,7 @@ final readonly class HoldLine
     private function label(string $target, Hold $hold, PlannedStep $planned, int $untilEpoch, int $nowEpoch, bool $closing): string
     {
         $until = Instant::wall($untilEpoch, $nowEpoch, $this->context->kit->zone);
-        $name = $this->context->nameOf($target);
+        $name = ucfirst($this->context->nameOf($target));
 
         return $closing ? "{$name}: {$planned->step->operation->word()} by {$until}" : "{$name}, {$planned->step->operation->word()} from {$until}";
     }

@@ -13,12 +13,15 @@ use AmberStep\Core\Schedule\Calendar;
 /**
  * Plans when each step can be done at the earliest: one pair of hands, the user's sessions, the holds of what
  * lies on the model by then, the air in the room. Among steps that may be done, what closes soonest goes
- * first, then the plan's own order.
+ * first, then what is sprayed with the paint in the gun, then the plan's own order.
  */
 final class Scheduler
 {
     /** A chance that closes within this many seconds is taken before the plan's own order. */
     private const CLOSING_SOON = 3 * 3600;
+
+    /** Seconds a mix is kept in the gun between two sprayings before it is rinsed. */
+    public const STAYS_IN_THE_GUN = 1800;
 
     /** Rounds in which holds, air and sessions have to agree on a time. */
     private const ROUNDS = 12;
@@ -34,6 +37,9 @@ final class Scheduler
 
     private readonly Fold $fold;
 
+    /** @var array{string, int}|null what is in the gun, and since when it was last sprayed */
+    private ?array $inTheGun = null;
+
     public function __construct(
         private readonly Context $context,
         private readonly World $world,
@@ -43,6 +49,7 @@ final class Scheduler
         private readonly Room $room,
     ) {
         $this->fold = new Fold($context->kit, $context->shelf, $world->surface);
+        $this->inTheGun = $world->surface->lastSprayed();
     }
 
     /**
@@ -72,6 +79,9 @@ final class Scheduler
             $this->planned[$key] = new PlannedStep($step, $places[$key], $now, $end, $minutes, $this->holdsOn($step), $waitsOn[$key], $this->sequence->waitsOn($key));
             $this->fold->apply(StepEvent::of($step, 'plan:'.$key, $end, $end));
             $this->changed($step);
+            if ($step->operation->sprays() && $step->product !== null) {
+                $this->inTheGun = [$step->product->id, $end];
+            }
             $now = $end;
             foreach ($unlocks[$key] ?? [] as $next) {
                 if (--$open[$next] === 0) {
@@ -109,7 +119,7 @@ final class Scheduler
     private function next(array $candidates, int $now): array
     {
         for (;;) {
-            $closing = $first = null;
+            $closing = $loaded = $first = null;
             $later = PHP_INT_MAX;
             foreach ($candidates as $key => $step) {
                 $from = $this->openFrom($step, $now);
@@ -125,16 +135,25 @@ final class Scheduler
                     continue;
                 }
                 $first ??= $key;
+                if ($loaded === null && $this->isLoaded($step, $now)) {
+                    $loaded = $key;
+                }
                 $closes = $this->closes($step, $now);
                 if ($closes !== null && $closes - $now < self::CLOSING_SOON && ($closing === null || $closes < $closing[0])) {
                     $closing = [$closes, $key];
                 }
             }
             if ($first !== null) {
-                return [$closing[1] ?? $first, $now];
+                return [$closing[1] ?? $loaded ?? $first, $now];
             }
             $now = $later;
         }
+    }
+
+    /** The paint is in the gun: to go on with it saves a rinse and a mix. */
+    private function isLoaded(Step $step, int $now): bool
+    {
+        return $this->inTheGun !== null && $step->operation->sprays() && $step->product?->id === $this->inTheGun[0] && $now - $this->inTheGun[1] < self::STAYS_IN_THE_GUN;
     }
 
     private function openFrom(Step $step, int $from): int

@@ -9,6 +9,10 @@ final readonly class Finding
 {
     public string $key;
 
+    public string $title;
+
+    public string $sentence;
+
     /** Changes when what the finding rests on changes: an acceptance then lapses. */
     public string $facts;
 
@@ -22,8 +26,8 @@ final readonly class Finding
     public function __construct(
         public string $rule,
         public Severity $severity,
-        public string $title,
-        public string $sentence,
+        string $title,
+        string $sentence,
         public array $targets,
         public array $steps = [],
         public array $fixes = [],
@@ -31,6 +35,8 @@ final readonly class Finding
         public ?string $accepted = null,
         string $rests = '',
     ) {
+        $this->title = ucfirst($title);
+        $this->sentence = ucfirst($sentence);
         $sorted = $targets;
         sort($sorted);
         $this->key = $rule.':'.implode(',', $sorted);

@@ -34,7 +34,7 @@ final class TooEarly implements Judges
     {
         $context = $outlook->context;
         $hold = $breach->hold;
-        $over = $hold->kind->passes() && $context->nowEpoch >= $hold->untilEpoch;
+        $over = ($hold->kind->passes() || $hold->rule === 'flash-off') && $context->nowEpoch >= $hold->untilEpoch;
         $at = Instant::wall($breach->event->atEpoch, $context->nowEpoch, $context->kit->zone);
         $until = Instant::wall($hold->untilEpoch, $context->nowEpoch, $context->kit->zone);
         $where = $context->nameOf($hold->target);

@@ -1,0 +1,56 @@
+import { noteServerNow } from '../frame/clock';
+import type { Problem } from './types';
+
+/** The server said no, and why. */
+export class Refused extends Error {
+    constructor(
+        readonly status: number,
+        message: string,
+        readonly problems: Problem[],
+        readonly there: Record<string, unknown>,
+    ) {
+        super(message);
+    }
+
+    /** One sentence for a person: the message and the first problem. */
+    sentence(): string {
+        const first = this.problems[0];
+
+        return first === undefined ? this.message : `${this.message} ${first.path === '' ? '' : first.path + ' '}${first.wrong}; ${first.right}.`;
+    }
+}
+
+/** The server cannot be reached. */
+export class Away extends Error {}
+
+interface ErrorBody {
+    error?: { message?: string; problems?: Problem[]; there?: Record<string, unknown> };
+}
+
+async function call<T>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<T> {
+    let response: Response;
+    try {
+        response = await fetch('/api/' + path, {
+            method,
+            headers: body === undefined ? headers : { 'Content-Type': 'application/json', ...headers },
+            body: body === undefined ? null : typeof body === 'string' ? body : JSON.stringify(body),
+        });
+    } catch {
+        throw new Away('The bench cannot be reached.');
+    }
+    const data = (await response.json().catch(() => ({}))) as T & ErrorBody & { now?: string };
+    if (!response.ok) {
+        throw new Refused(response.status, data.error?.message ?? 'Something went wrong.', data.error?.problems ?? [], data.error?.there ?? {});
+    }
+    if (data.now !== undefined) {
+        noteServerNow(data.now);
+    }
+
+    return data;
+}
+
+export const api = {
+    get: <T>(path: string): Promise<T> => call<T>('GET', path),
+    post: <T>(path: string, body: unknown, headers?: Record<string, string>): Promise<T> => call<T>('POST', path, body, headers),
+    put: <T>(path: string, body: unknown): Promise<T> => call<T>('PUT', path, body),
+};

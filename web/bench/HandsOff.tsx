@@ -1,0 +1,48 @@
+import type { ReactElement } from 'react';
+import type { Bench } from '../api/types';
+import { Mark } from '../drawing/Mark';
+import { useNow } from '../frame/clock';
+import { leftOf } from '../frame/Edge';
+import { minutesUntil, span, wall } from '../frame/words';
+
+/** Pieces to leave alone, each with its clock; then what is shut and what it waits for. */
+export function HandsOff({ bench }: { bench: Bench }): ReactElement {
+    const at = useNow();
+    const zone = bench.build.zone;
+    const held = bench.holds.filter((h) => !h.closing && Date.parse(h.until) > at);
+    const shut = bench.handsOff.filter((p) => p.aspect.kind === 'shut');
+
+    return (
+        <section className="card hands-off" aria-labelledby="hands-off">
+            <h2 id="hands-off" className="card-title">
+                Hands off
+            </h2>
+            {held.length === 0 && shut.length === 0 && <p className="hands-none">Nothing waits.</p>}
+            <ul>
+                {held.map((hold) => (
+                    <li key={hold.key} data-testid="hold">
+                        <Mark kind="hold" size={38} left={leftOf(hold.from, hold.until, at)} />
+                        <span>
+                            <strong>{hold.label.replace(/, [^,]*$/, '')}</strong>
+                            <small title={hold.words}>no {hold.forbids}</small>
+                        </span>
+                        <em>
+                            {span(minutesUntil(hold.until, at))}
+                            <small>{wall(hold.until, at, zone)}</small>
+                        </em>
+                    </li>
+                ))}
+                {shut.map((piece) => (
+                    <li key={piece.pieceId}>
+                        <Mark kind="shut" size={38} />
+                        <span>
+                            <strong>{piece.name}</strong>
+                            <small>waits for: {piece.aspect.because}</small>
+                        </span>
+                        <em className="hands-shut">shut</em>
+                    </li>
+                ))}
+            </ul>
+        </section>
+    );
+}

@@ -1,0 +1,124 @@
+import { Button } from '@mantine/core';
+import type { ReactElement } from 'react';
+import type { Step } from '../api/types';
+import { StackColumn } from '../drawing/StackColumn';
+import { useNow } from '../frame/clock';
+import { minutesUntil, span, wall } from '../frame/words';
+
+interface Props {
+    step: Step;
+    sent: boolean;
+    closesAt: string | null;
+    zone: string;
+    done: () => void;
+    wrong: () => void;
+    earlier: () => void;
+}
+
+/** The step at hand, large enough to be read at arm's length. */
+export function StepCard({ step, sent, closesAt, zone, done, wrong, earlier }: Props): ReactElement {
+    const at = useNow();
+
+    return (
+        <section className="card step" data-edge={closesAt === null ? 'hands' : 'closing'} aria-labelledby="step-title">
+            {step.layers !== null && <StackColumn stack={step.layers} />}
+            <div className="step-body">
+                <p className="step-where">
+                    {step.where}
+                    {step.of > 1 && step.setUp !== null ? ` · coat ${step.n} of ${step.of}` : ''}
+                </p>
+                <h2 id="step-title" data-testid="step-title">
+                    {step.swatch !== null && step.sprays && <span className="swatch" style={{ background: step.swatch }} aria-hidden="true" />}
+                    {step.title}
+                </h2>
+                {closesAt !== null && (
+                    <p className="step-closes">
+                        Closes in {span(minutesUntil(closesAt, at))}, at {wall(closesAt, at, zone)}.
+                    </p>
+                )}
+                {step.setUp !== null && <Figures step={step} />}
+                {step.setUp === null && (
+                    <dl className="figures">
+                        <div>
+                            <dt>hands on</dt>
+                            <dd>{Math.max(1, Math.round(step.minutes))} min</dd>
+                        </div>
+                    </dl>
+                )}
+                {step.technique !== '' && <p className="step-how">{step.technique}</p>}
+                <p className="step-why">
+                    <strong>Why now: </strong>
+                    {step.why.join(' ')}
+                </p>
+                {step.dontTouch.length > 0 && (
+                    <p className="step-why">
+                        <strong>Do not touch: </strong>
+                        {step.dontTouch.join(' ')}
+                    </p>
+                )}
+            </div>
+            <div className="step-presses">
+                <Button data-main onClick={done} disabled={sent} data-testid="done">
+                    {sent ? 'Sending' : step.button} <kbd aria-hidden="true">Enter</kbd>
+                </Button>
+                {step.faultTargets.length > 0 && (
+                    <Button onClick={wrong} data-testid="wrong">
+                        Something went wrong
+                    </Button>
+                )}
+                <Button onClick={earlier} data-testid="earlier">
+                    Done earlier
+                </Button>
+                {step.cautions.length > 0 && (
+                    <ul className="cautions" aria-label="Cautions">
+                        {step.cautions.map((caution) => (
+                            <li key={caution}>{caution}</li>
+                        ))}
+                    </ul>
+                )}
+            </div>
+        </section>
+    );
+}
+
+function Figures({ step }: { step: Step }): ReactElement | null {
+    const s = step.setUp;
+    if (s === null) {
+        return null;
+    }
+
+    return (
+        <dl className="figures">
+            {s.cupMl !== null && (
+                <div title={s.cupWhy}>
+                    <dt>in the cup</dt>
+                    <dd>{s.cupMl.toFixed(2).replace(/0$/, '')} ml</dd>
+                </div>
+            )}
+            <div title={`thinner: ${s.thinner}`}>
+                <dt>paint : thinner</dt>
+                <dd>{s.ratio}</dd>
+            </div>
+            {s.pressureBar !== null && (
+                <div>
+                    <dt>air, trigger down</dt>
+                    <dd>{s.pressureBar.toFixed(1)} bar</dd>
+                </div>
+            )}
+            {s.distanceCm !== null && (
+                <div>
+                    <dt>distance</dt>
+                    <dd>
+                        {s.distanceCm[0]}–{s.distanceCm[1]} cm
+                    </dd>
+                </div>
+            )}
+            {s.nozzleMm !== null && (
+                <div>
+                    <dt>nozzle</dt>
+                    <dd>{s.nozzleMm} mm</dd>
+                </div>
+            )}
+        </dl>
+    );
+}

@@ -1,0 +1,114 @@
+import type { ReactElement } from 'react';
+import type { Bench, StepLine } from '../api/types';
+import { useNow } from '../frame/clock';
+import { useWidth } from '../frame/useWidth';
+import { clock } from '../frame/words';
+
+const ROW = 34;
+const NAME = 138;
+
+/** The evening as a strip: each piece comes back when its wait is over. */
+export function TurnRound({ bench }: { bench: Bench }): ReactElement {
+    const at = useNow();
+    const [ref, width] = useWidth();
+    const start = Date.parse(bench.now);
+    const end = start + bench.minutes * 60000;
+    const rows = byPiece(bench.follows).slice(0, 8);
+    const hidden = byPiece(bench.follows).length - rows.length;
+    const w = Math.max(320, width);
+    const x = (ms: number): number => NAME + ((w - NAME - 14) * (Math.min(Math.max(ms, start), end) - start)) / (end - start);
+    const every = bench.minutes <= 45 ? 5 : bench.minutes <= 150 ? 15 : 60;
+    const ticks = Array.from({ length: Math.floor(bench.minutes / every) + 1 }, (_, i) => start + i * every * 60000);
+    const height = rows.length * ROW + 26;
+
+    return (
+        <section className="card turn" aria-labelledby="turn">
+            <header>
+                <h2 id="turn" className="card-title">
+                    The turn-round
+                </h2>
+                <p>each piece comes back when its wait is over{hidden > 0 ? `; ${hidden} more pieces` : ''}</p>
+            </header>
+            <div ref={ref}>
+                <svg width="100%" height={height} viewBox={`0 0 ${w} ${height}`} preserveAspectRatio="none" role="img" aria-label="What follows, by piece and time; the same as a table below">
+                    {ticks.map((t, i) => (
+                        <g key={t}>
+                            <line x1={x(t)} x2={x(t)} y1="0" y2={height - 22} stroke="var(--rule)" />
+                            <text x={x(t)} y={height - 6} textAnchor={i === 0 ? 'start' : i === ticks.length - 1 ? 'end' : 'middle'} className="tick-text">
+                                {clock(t, bench.build.zone)}
+                            </text>
+                        </g>
+                    ))}
+                    {rows.map(([name, steps], i) => (
+                        <Row key={name} name={name} steps={steps} y={i * ROW + 3} x={x} />
+                    ))}
+                    <line x1={x(at)} x2={x(at)} y1="0" y2={height - 22} stroke="var(--ink)" strokeWidth="2.5" />
+                </svg>
+            </div>
+            <table className="quiet">
+                <caption>What follows, in order of time</caption>
+                <tbody>
+                    {bench.follows.map((step) => (
+                        <tr key={step.key}>
+                            <td>{clock(Date.parse(step.start), bench.build.zone)}</td>
+                            <td>{step.title}</td>
+                            <td>{step.where}</td>
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+            <ol className="turn-list" aria-hidden="true">
+                {bench.follows.slice(1, 5).map((step) => (
+                    <li key={step.key}>
+                        <time>{clock(Date.parse(step.start), bench.build.zone)}</time> {step.title} <span>{step.where}</span>
+                    </li>
+                ))}
+            </ol>
+        </section>
+    );
+}
+
+function Row({ name, steps, y, x }: { name: string; steps: StepLine[]; y: number; x: (ms: number) => number }): ReactElement {
+    return (
+        <g>
+            <text x="0" y={y + 19} className="turn-name">
+                {name.length > 17 ? name.slice(0, 16) + '…' : name}
+            </text>
+            {steps.map((step, i) => {
+                const from = x(Date.parse(step.start));
+                const width = Math.max(7, x(Date.parse(step.end)) - from);
+                const next = steps[i + 1];
+                const gap = next === undefined ? 0 : x(Date.parse(next.start)) - from - width;
+
+                return (
+                    <g key={step.key}>
+                        {gap > 4 && <rect x={from + width} y={y + 11} width={gap} height="6" fill="var(--amber)" stroke="var(--mark-line)" strokeWidth="0.7" />}
+                        <rect x={from} y={y + 2} width={width} height="24" fill={step.sprays && step.swatch !== null ? step.swatch : 'var(--surface)'} stroke="var(--ink)">
+                            <title>{step.title}</title>
+                        </rect>
+                        {width > 16 && !step.sprays && (
+                            <text x={from + 5} y={y + 19} className="turn-op">
+                                {fit(step.operation.replace('-', ' '), width)}
+                            </text>
+                        )}
+                    </g>
+                );
+            })}
+        </g>
+    );
+}
+
+function fit(word: string, width: number): string {
+    const most = Math.floor((width - 8) / 7);
+
+    return word.length <= most ? word : most >= 3 ? word.slice(0, most - 1) + '…' : '';
+}
+
+function byPiece(steps: StepLine[]): [string, StepLine[]][] {
+    const rows = new Map<string, StepLine[]>();
+    for (const step of steps) {
+        rows.set(step.piece, [...(rows.get(step.piece) ?? []), step]);
+    }
+
+    return [...rows];
+}

@@ -1,0 +1,99 @@
+import { lazy, Suspense, useMemo, useState, type ReactElement } from 'react';
+import { Link, Navigate, Route, Routes, useLocation, useNavigate, useParams } from 'react-router';
+import { Edge } from './Edge';
+import { HelpSheet } from './HelpSheet';
+import { HoldLine } from './HoldLine';
+import { ImportSheet } from './ImportSheet';
+import { useKeys } from './keys';
+import { Notices } from './Notices';
+import { useFrame } from './queries';
+import { Button } from '@mantine/core';
+
+const BenchPage = lazy(() => import('../bench/BenchPage'));
+const LayersPage = lazy(() => import('../layers/LayersPage'));
+const LogPage = lazy(() => import('../log/LogPage'));
+
+/** Each station keeps its own number, even while some are not built. */
+const STATIONS = [
+    { key: '3', path: 'layers', name: 'Layers' },
+    { key: '6', path: 'bench', name: 'Bench' },
+    { key: '8', path: 'log', name: 'Log' },
+] as const;
+
+export function App(): ReactElement {
+    return (
+        <Routes>
+            <Route path="/b/:build/:station" element={<Screen />} />
+            <Route path="*" element={<Screen />} />
+        </Routes>
+    );
+}
+
+function Screen(): ReactElement {
+    const { build, station = 'bench' } = useParams();
+    const frame = useFrame();
+    const go = useNavigate();
+    const [help, showHelp] = useState(false);
+    const [importing, bringIn] = useState(false);
+    const { pathname } = useLocation();
+    const first = frame.data?.builds[0]?.id;
+    const here = frame.data?.builds.find((b) => b.id === build);
+    const keys = useMemo(
+        () => ({
+            ...Object.fromEntries(STATIONS.map((s) => [s.key, () => build !== undefined && void go(`/b/${build}/${s.path}`)])),
+            '?': () => showHelp(true),
+        }),
+        [build, go],
+    );
+    useKeys(keys);
+
+    if (build === undefined && first !== undefined) {
+        return <Navigate to={`/b/${first}/bench`} replace />;
+    }
+
+    return (
+        <div className="frame">
+            <Edge frame={frame.data} buildId={build} station={station} />
+            <HoldLine frame={frame.data} />
+            <nav className="stations" aria-label="Stations">
+                {build !== undefined &&
+                    STATIONS.map((s) => (
+                        <Link key={s.path} className="station" to={`/b/${build}/${s.path}`} aria-current={pathname.endsWith('/' + s.path) ? 'page' : undefined}>
+                            {s.name}
+                            {s.path === 'layers' && here !== undefined && here.stops > 0 && <span className="station-count" aria-label={`${here.stops} open stops`}>{here.stops}</span>}
+                        </Link>
+                    ))}
+                <button type="button" className="station stations-foot" onClick={() => showHelp(true)}>
+                    Help
+                </button>
+            </nav>
+            <main className="page">
+                <Notices />
+                {frame.isError && (
+                    <div className="notice" data-bad role="status">
+                        <strong>The bench does not answer.</strong>
+                        <span>Clocks go on by what was last known. What you press is kept and sent later.</span>
+                    </div>
+                )}
+                <Suspense fallback={<p>Loading the station.</p>}>
+                    {here !== undefined && station === 'bench' && <BenchPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'layers' && <LayersPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'log' && <LogPage key={here.id} buildId={here.id} />}
+                </Suspense>
+                {frame.data !== undefined && here === undefined && (
+                    <div className="card empty">
+                        <h2>{frame.data.builds.length === 0 ? 'No build in hand' : 'This build is not here'}</h2>
+                        <p>{frame.data.builds.length === 0 ? 'Bring a build file in, and the bench says what to do first.' : 'It may have been replaced. Choose one from the tabs above.'}</p>
+                        {frame.data.builds.length === 0 && (
+                            <Button data-main onClick={() => bringIn(true)}>
+                                Bring a build in
+                            </Button>
+                        )}
+                    </div>
+                )}
+            </main>
+            <HelpSheet opened={help} close={() => showHelp(false)} />
+            <ImportSheet opened={importing} close={() => bringIn(false)} />
+        </div>
+    );
+}

@@ -1,0 +1,73 @@
+import { useState, type ReactElement } from 'react';
+import { Link } from 'react-router';
+import type { Frame } from '../api/types';
+import { Mark } from '../drawing/Mark';
+import { useNow } from './clock';
+import { ImportSheet } from './ImportSheet';
+import { RoomSheet } from './RoomSheet';
+import { useSurround } from './surround';
+import { clock, weekday } from './words';
+
+/** The top edge: name, builds in hand, the room, the clock, the surround. */
+export function Edge({ frame, buildId, station }: { frame: Frame | undefined; buildId: string | undefined; station: string }): ReactElement {
+    const at = useNow();
+    const [surround, turn] = useSurround();
+    const [asking, ask] = useState<'room' | 'import' | null>(null);
+    const zone = frame?.builds[0]?.zone ?? 'UTC';
+    const room = frame?.room;
+
+    return (
+        <header className="edge">
+            <Link className="edge-name" to="/" aria-label="Amber Step">
+                <Logo />
+                <span>amber step</span>
+            </Link>
+            <nav className="edge-tabs" aria-label="Builds in hand">
+                {frame?.builds.map((build) => (
+                    <Link key={build.id} className="edge-tab" to={`/b/${build.id}/${station}`} aria-current={build.id === buildId ? 'page' : undefined}>
+                        <Mark kind={build.aspect.kind} left={leftOf(build.aspect.from, build.aspect.until, at)} onEdge={build.id !== buildId} />
+                        {build.name.replace(/^.* (?=\S+$)/, '')} 1/{build.scale}
+                        {build.aspect.kind === 'done' && ', done'}
+                    </Link>
+                ))}
+                <button className="edge-tool" type="button" onClick={() => ask('import')} aria-label="Bring a build in">
+                    + build
+                </button>
+            </nav>
+            {room !== undefined && (
+                <button className="edge-tool edge-room" type="button" onClick={() => ask('room')} aria-label={`The room: ${room.temperatureC} °C, ${Math.round(room.humidity * 100)} % RH, dew point ${room.dewPointC} °C`}>
+                    <span>{room.temperatureC.toFixed(1)} °C</span>
+                    <span>{Math.round(room.humidity * 100)} % RH</span>
+                    <span>dew {room.dewPointC.toFixed(1)} °C</span>
+                </button>
+            )}
+            <div className="edge-clock" aria-label="Time">
+                {weekday(at, zone)} {clock(at, zone)}
+            </div>
+            <button className="edge-tool" type="button" onClick={turn} aria-label={surround === 'day' ? 'Turn to Booth, the dark surround' : 'Turn to Day, the light surround'}>
+                {surround === 'day' ? 'Booth' : 'Day'}
+            </button>
+            <ImportSheet opened={asking === 'import'} close={() => ask(null)} />
+            {room !== undefined && <RoomSheet room={room} zone={zone} opened={asking === 'room'} close={() => ask(null)} />}
+        </header>
+    );
+}
+
+export function leftOf(from: string | null, until: string | null, at: number): number {
+    if (from === null || until === null) {
+        return 1;
+    }
+    const start = Date.parse(from);
+    const end = Date.parse(until);
+
+    return end <= start ? 0 : (end - at) / (end - start);
+}
+
+function Logo(): ReactElement {
+    return (
+        <svg width="24" height="22" viewBox="0 0 24 22" aria-hidden="true">
+            <path d="M1.5 20.5 v-6 h7 v-6 h7 v-7 h7 v19 z" fill="none" stroke="currentColor" strokeWidth="1.8" />
+            <rect x="9.6" y="9.6" width="4.8" height="4.8" fill="var(--amber)" />
+        </svg>
+    );
+}

@@ -1,0 +1,196 @@
+import { Modal } from '@mantine/core';
+import { useRef, useState, type ReactElement } from 'react';
+import { useNavigate } from 'react-router';
+import type { Frame, Hold } from '../api/types';
+import { Mark } from '../drawing/Mark';
+import { useNow } from './clock';
+import { useWidth } from './useWidth';
+import { clock, day, minutesUntil, span, wall, weekday } from './words';
+
+const LANES = 3;
+const TOP = 3;
+const LANE = 14;
+/** Minutes at which the scale begins to compress. */
+const BEND = 25;
+
+interface Scale {
+    x: (minutes: number) => number;
+    most: number;
+}
+
+/** A time ruler from now to the last hold, compressing with distance: one amber bar a hold, wedges for what closes. */
+export function HoldLine({ frame }: { frame: Frame | undefined }): ReactElement {
+    const at = useNow();
+    const go = useNavigate();
+    const [ref, width] = useWidth();
+    const [all, showAll] = useState(false);
+    const lanes = useRef<(string | null)[]>([null, null, null]);
+    const holds = (frame?.holds ?? []).filter((h) => Date.parse(h.until) > at);
+    const zone = frame?.builds[0]?.zone ?? 'UTC';
+    const shown = keepLanes(lanes.current, holds);
+    const rest = holds.length - shown.filter((h) => h !== null).length;
+    const closing = holds.filter((h) => h.closing).length;
+    const scale = scaleFor(holds, at, Math.max(200, width - (rest > 0 ? 76 : 20)));
+    const open = (hold: Hold): void => {
+        showAll(false);
+        void go(`/b/${hold.buildId}/bench?piece=${hold.pieceId}`);
+    };
+
+    return (
+        <section className="line" aria-label="Hold line">
+            <p className="line-name">
+                <strong>Hold line</strong>
+                {holds.length === 0 ? 'none on' : `${holds.length - closing} on${closing > 0 ? `, ${closing} closing` : ''}`}
+            </p>
+            <div className="line-run" ref={ref}>
+                <svg aria-hidden="true" viewBox={`0 0 ${Math.max(1, width)} 58`} preserveAspectRatio="none">
+                    <Ruler scale={scale} at={at} zone={zone} width={width} />
+                    {shown.map((hold, lane) => hold !== null && <Bar key={hold.key} hold={hold} lane={lane} scale={scale} at={at} width={width} />)}
+                </svg>
+                {shown.map(
+                    (hold, lane) =>
+                        hold !== null && (
+                            <button
+                                key={hold.key}
+                                type="button"
+                                className="line-hold"
+                                style={{ left: 0, top: TOP + lane * LANE, width: Math.max(44, Math.min(width - 60, scale.x((Date.parse(hold.until) - at) / 60000) + 200)) }}
+                                onClick={() => open(hold)}
+                                title={hold.words}
+                                aria-label={`${hold.label}, ${span(minutesUntil(hold.until, at))} left: no ${hold.forbids}`}
+                            />
+                        ),
+                )}
+                {rest > 0 && (
+                    <button type="button" className="line-more" onClick={() => showAll(true)} aria-label={`${rest} more holds`}>
+                        +{rest}
+                    </button>
+                )}
+            </div>
+            <Modal opened={all} onClose={() => showAll(false)} title="All that holds" size="lg">
+                <ul className="hold-list">
+                    {holds.map((hold) => (
+                        <li key={hold.key}>
+                            <button type="button" className="hold-row" onClick={() => open(hold)}>
+                                <Mark kind={hold.closing ? 'closing' : 'hold'} size={22} left={0.6} />
+                                <span>
+                                    <strong>{hold.label}</strong>
+                                    <small>{hold.words}</small>
+                                </span>
+                                <em>{wall(hold.until, at, zone)}</em>
+                            </button>
+                        </li>
+                    ))}
+                </ul>
+            </Modal>
+            <Ends holds={frame?.holds ?? []} at={at} />
+        </section>
+    );
+}
+
+/** The soonest three get lanes and keep them while one looks; a lane is filled anew when its hold has gone. */
+function keepLanes(lanes: (string | null)[], holds: Hold[]): (Hold | null)[] {
+    const byKey = new Map(holds.map((h) => [h.key, h]));
+    for (let i = 0; i < LANES; i++) {
+        const key = lanes[i] ?? null;
+        if (key !== null && !byKey.has(key)) {
+            lanes[i] = null;
+        }
+    }
+    for (const hold of holds.slice(0, LANES)) {
+        const free = lanes.indexOf(null);
+        if (!lanes.includes(hold.key) && free >= 0) {
+            lanes[free] = hold.key;
+        }
+    }
+    for (const hold of holds) {
+        const free = lanes.indexOf(null);
+        if (free < 0) {
+            break;
+        }
+        if (!lanes.includes(hold.key)) {
+            lanes[free] = hold.key;
+        }
+    }
+
+    return lanes.slice(0, LANES).map((key) => (key === null ? null : (byKey.get(key) ?? null)));
+}
+
+function scaleFor(holds: Hold[], at: number, width: number): Scale {
+    const last = Math.max(0, ...holds.map((h) => (Date.parse(h.until) - at) / 60000));
+    const most = Math.max(120, last * 1.12);
+    const f = (minutes: number): number => Math.log1p(Math.max(0, minutes) / BEND);
+
+    return { most, x: (minutes) => 10 + ((width - 10) * f(minutes)) / f(most) };
+}
+
+function Bar({ hold, lane, scale, at, width }: { hold: Hold; lane: number; scale: Scale; at: number; width: number }): ReactElement {
+    const end = scale.x((Date.parse(hold.until) - at) / 60000);
+    const y = TOP + lane * LANE;
+    const room = width - end > 260;
+    const text = room ? end + 6 : Math.max(16, end - 8);
+
+    return (
+        <g>
+            {hold.closing ? (
+                <path d={`M ${Math.max(10, end - 34)} ${y + 11} L ${end} ${y + 1} V ${y + 11} Z`} fill="var(--vermilion)" stroke="var(--mark-line)" strokeWidth="1" />
+            ) : (
+                <rect x="10" y={y + 2} width={Math.max(2, end - 10)} height="9" fill="var(--amber)" stroke="var(--mark-line)" strokeWidth="1" />
+            )}
+            <text x={text} y={y + 11} textAnchor={room ? 'start' : 'end'} style={{ fontWeight: hold.closing ? 700 : 500, fill: room ? undefined : '#1a1a1a' }}>
+                {hold.label}
+            </text>
+        </g>
+    );
+}
+
+/** now, 15 min, 30, 1 h, 2 h; then wall times as the hours get dense. */
+function Ruler({ scale, at, zone, width }: { scale: Scale; at: number; zone: string; width: number }): ReactElement {
+    const near: [number, string][] = [
+        [0, 'now'],
+        [15, '15 min'],
+        [30, '30'],
+        [60, '1 h'],
+        [120, '2 h'],
+    ];
+    const far = [4, 8, 12, 24, 48, 72, 120, 168, 240, 336].map((h): [number, string] => {
+        const when = Math.ceil((at + h * 3600000) / 3600000) * 3600000;
+
+        return [(when - at) / 60000, h < 36 ? (day(when, zone) === day(at, zone) ? clock(when, zone) : `${weekday(when, zone)} ${clock(when, zone).slice(0, 2)}`) : day(when, zone)];
+    });
+    let used = -100;
+
+    return (
+        <>
+            {[...near, ...far]
+                .filter(([minutes]) => minutes <= scale.most)
+                .map(([minutes, word]) => {
+                    const x = scale.x(minutes);
+                    if (x - used < 54 || x > width - 40) {
+                        return null;
+                    }
+                    used = x;
+
+                    return (
+                        <g key={word}>
+                            <line x1={x} x2={x} y1="0" y2="56" stroke={minutes === 0 ? 'var(--ink)' : 'var(--rule)'} strokeWidth={minutes === 0 ? 2 : 1} />
+                            <text x={x + 4} y="55" className="tick-text">
+                                {word}
+                            </text>
+                        </g>
+                    );
+                })}
+        </>
+    );
+}
+
+/** Speaks when a hold ends, never each tick. */
+function Ends({ holds, at }: { holds: Hold[]; at: number }): ReactElement {
+    const over = holds.filter((h) => !h.closing && Date.parse(h.until) <= at);
+
+    return (
+        <p className="quiet" aria-live="polite">
+            {over.map((h) => `${h.label.split(',')[0] ?? ''} is open.`).join(' ')}
+        </p>
+    );
+}

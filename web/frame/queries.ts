@@ -1,0 +1,38 @@
+import { QueryClient, useQuery, type UseQueryResult } from '@tanstack/react-query';
+import { api } from '../api/client';
+import type { Bench, Frame, Kit, LogPage, Plan } from '../api/types';
+import { freeze } from './clock';
+
+const POLL_MS = 15000;
+
+export const queries = new QueryClient({
+    defaultOptions: { queries: { refetchInterval: POLL_MS, refetchOnWindowFocus: 'always', retry: 1, staleTime: 2000, placeholderData: (previous: unknown) => previous, networkMode: 'always' } },
+});
+
+export function useFrame(): UseQueryResult<Frame> {
+    return useQuery({
+        queryKey: ['frame'],
+        queryFn: async () => {
+            const frame = await api.get<Frame>('frame');
+            freeze(frame.frozen, frame.now);
+
+            return frame;
+        },
+    });
+}
+
+export function useBench(buildId: string, minutes: number): UseQueryResult<Bench> {
+    return useQuery({ queryKey: ['bench', buildId, minutes], queryFn: () => api.get<Bench>(`builds/${buildId}/bench?minutes=${minutes}`) });
+}
+
+export function usePlan(buildId: string): UseQueryResult<Plan> {
+    return useQuery({ queryKey: ['plan', buildId], queryFn: () => api.get<Plan>(`builds/${buildId}/plan`) });
+}
+
+export function useLog(buildId: string, from: number): UseQueryResult<LogPage> {
+    return useQuery({ queryKey: ['log', buildId, from], queryFn: () => api.get<LogPage>(`builds/${buildId}/log?from=${from}`) });
+}
+
+export function useKit(buildId: string): UseQueryResult<Kit> {
+    return useQuery({ queryKey: ['kit', buildId], queryFn: () => api.get<Kit>(`builds/${buildId}/kit`), refetchInterval: false });
+}

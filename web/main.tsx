@@ -1,0 +1,28 @@
+import '@fontsource-variable/atkinson-hyperlegible-next';
+import '@fontsource/barlow-condensed/latin-600.css';
+import '@mantine/core/styles.layer.css';
+import './theme/tokens.css';
+import './theme/controls.css';
+import './frame/frame.css';
+import { MantineProvider } from '@mantine/core';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter } from 'react-router';
+import { App } from './frame/App';
+import { queries } from './frame/queries';
+import { theme } from './theme/theme';
+
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="amber-nonce"]')?.content ?? '';
+const root = document.getElementById('app');
+
+if (root !== null) {
+    createRoot(root).render(
+        <MantineProvider theme={theme} getStyleNonce={() => nonce} defaultColorScheme="light">
+            <QueryClientProvider client={queries}>
+                <BrowserRouter>
+                    <App />
+                </BrowserRouter>
+            </QueryClientProvider>
+        </MantineProvider>,
+    );
+}
