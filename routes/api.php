@@ -26,6 +26,6 @@ Route::post('builds/{build}/changes/{change}/undo', [ChangeController::class, 'u
 Route::post('readings', [RoomController::class, 'reading']);
 Route::put('room/source', [RoomController::class, 'source']);
 
-if (app()->environment('testing')) {
+if (app()->environment('testing') === true) {
     Route::post('testing/clock', [TestingController::class, 'clock']);
 }

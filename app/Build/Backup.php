@@ -23,7 +23,8 @@ final class Backup
         }
         $copy = sprintf('%s/%s-%s.sqlite', $folder, gmdate('Ymd-His'), bin2hex(random_bytes(3)));
         DB::statement('VACUUM INTO ?', [$copy]);
-        $all = glob($folder.'/*.sqlite') ?: [];
+        $all = glob($folder.'/*.sqlite');
+        $all = $all === false ? [] : $all;
         sort($all);
         foreach (array_slice($all, 0, -self::KEPT) as $old) {
             unlink($old);

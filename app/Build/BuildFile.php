@@ -23,7 +23,9 @@ final readonly class BuildFile
      * @param  list<Event>  $events
      * @param  list<Reading>  $readings
      */
-    public function __construct(public string $id, public Kit $kit, public array $products, public array $events, public array $readings = []) {}
+    public function __construct(public string $id, public Kit $kit, public array $products, public array $events, public array $readings = [])
+    {
+    }
 
     /** @throws BadDocument with every problem found */
     public static function parse(string $json): self

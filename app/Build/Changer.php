@@ -16,12 +16,15 @@ use Illuminate\Support\Str;
 /** Changes a build's kit, each change with its inverse, in an append-only row. */
 final readonly class Changer
 {
-    public function __construct(private BenchClock $clock) {}
+    public function __construct(private BenchClock $clock)
+    {
+    }
 
     /**
      * @param  list<Edit>  $edits
      *
-     * @throws BadDocument when the edits cannot be carried out
+     * Throws BadDocument when the edits cannot be carried out
+     *
      * @throws Conflict when the build was changed meanwhile
      */
     public function apply(string $buildId, int $revision, string $title, array $edits): Change
@@ -37,7 +40,8 @@ final readonly class Changer
     /**
      * Takes one change back by appending its inverse.
      *
-     * @throws BadDocument when a later change touched the same field
+     * Throws BadDocument when a later change touched the same field
+     *
      * @throws Conflict when the build was changed meanwhile
      */
     public function undo(string $buildId, int $revision, string $changeId): Change
@@ -60,7 +64,9 @@ final readonly class Changer
     public function undoable(string $buildId): ?Change
     {
         $undone = [];
-        foreach (Change::query()->where('build_id', $buildId)->orderByDesc('revision')->limit(200)->get() as $change) {
+        /** @var list<Change> $changes */
+        $changes = Change::query()->where('build_id', $buildId)->orderByDesc('revision')->limit(200)->get()->all();
+        foreach ($changes as $change) {
             if ($change->undoes !== null) {
                 $undone[$change->undoes] = true;
             } elseif (! isset($undone[$change->id])) {
@@ -75,8 +81,9 @@ final readonly class Changer
     {
         $build = Build::query()->find($buildId) ?? throw BadDocument::at('build', 'is not here', 'it may have been removed meanwhile');
         if ($build->revision !== $revision) {
-            $since = Change::query()->where('build_id', $buildId)->where('revision', '>', $revision)->orderBy('revision')->get();
-            throw new Conflict('The build was changed meanwhile.', ['revision' => $build->revision, 'changes' => $since->map(static fn (Change $c): string => $c->title)->all()]);
+            /** @var list<Change> $since */
+            $since = Change::query()->where('build_id', $buildId)->where('revision', '>', $revision)->orderBy('revision')->get()->all();
+            throw new Conflict('The build was changed meanwhile.', ['revision' => $build->revision, 'changes' => array_map(static fn (Change $c): string => $c->title, $since)]);
         }
 
         return $build;
@@ -98,7 +105,9 @@ final readonly class Changer
     {
         $marks = array_map(static fn (Edit $e): string => $e->mark(), Edit::listFrom($change->edits));
         $undone = [];
-        foreach (Change::query()->where('build_id', $change->build_id)->where('revision', '>', $change->revision)->orderByDesc('revision')->get() as $later) {
+        /** @var list<Change> $after */
+        $after = Change::query()->where('build_id', $change->build_id)->where('revision', '>', $change->revision)->orderByDesc('revision')->get()->all();
+        foreach ($after as $later) {
             if ($later->undoes !== null) {
                 $undone[$later->undoes] = true;
                 if ($later->undoes === $change->id) {

@@ -9,7 +9,7 @@ use RuntimeException;
 /** Somebody was quicker: what is there instead, so that the user can see it. */
 final class Conflict extends RuntimeException
 {
-    /** @param array<string, mixed> $there */
+    /** @param  array<string, mixed>  $there */
     public function __construct(string $message, public readonly array $there)
     {
         parent::__construct($message);

@@ -14,9 +14,11 @@ use App\Room\RoomSource;
 /** Compiles the plan of a loaded build with all that bears on it. */
 final readonly class Planner
 {
-    public function __construct(private ShelfRepository $shelf, private RoomSource $rooms, private Settings $settings, private BenchClock $clock) {}
+    public function __construct(private ShelfRepository $shelf, private RoomSource $rooms, private Settings $settings, private BenchClock $clock)
+    {
+    }
 
-    /** @param int|null $minutes the user is at the bench for so long from now; null: by the calendar alone */
+    /** @param  int|null  $minutes the user is at the bench for so long from now; null: by the calendar alone */
     public function plan(LoadedBuild $build, ?int $minutes = null): Plan
     {
         $now = $this->clock->epoch();

@@ -21,7 +21,9 @@ final readonly class Porter
 
     public const COPY = 'copy';
 
-    public function __construct(private ShelfRepository $shelf, private Backup $backup) {}
+    public function __construct(private ShelfRepository $shelf, private Backup $backup)
+    {
+    }
 
     /**
      * @param  string|null  $mode  what to do with a build that is here already; null: ask, by a conflict

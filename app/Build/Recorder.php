@@ -23,14 +23,17 @@ final readonly class Recorder
     /** A clock that runs a little ahead is not the future. */
     private const FUTURE_SECONDS = 120;
 
-    public function __construct(private BuildRepository $builds, private ShelfRepository $shelf, private BenchClock $clock) {}
+    public function __construct(private BuildRepository $builds, private ShelfRepository $shelf, private BenchClock $clock)
+    {
+    }
 
     /**
      * Posting the same event again answers the first result.
      *
      * @return array{LogEvent, bool} the event as stored, and whether it is new
      *
-     * @throws BadDocument when it names what is not there, or lies in the future
+     * Throws BadDocument when it names what is not there, or lies in the future
+     *
      * @throws Conflict when its step was recorded from elsewhere
      */
     public function record(string $buildId, LogEvent $event): array

@@ -14,7 +14,9 @@ final readonly class BenchClock implements ClockInterface
 {
     public const TESTING = 'testing-now';
 
-    public function __construct(private ?string $frozen, private bool $testing) {}
+    public function __construct(private ?string $frozen, private bool $testing)
+    {
+    }
 
     public function now(): DateTimeImmutable
     {

@@ -24,9 +24,15 @@ final readonly class Demo
 {
     private const BUILDS = ['shearwater'];
 
-    public function __construct(private Porter $porter, private Settings $settings, private BenchClock $clock, private Backup $backup) {}
+    public function __construct(private Porter $porter, private Settings $settings, private BenchClock $clock, private Backup $backup)
+    {
+    }
 
-    /** Loads the demo once on a file without builds. @return bool whether it did */
+    /**
+     * Loads the demo once on a file without builds.
+     *
+     * @return bool whether it did
+     */
     public function loadOnce(): bool
     {
         if (Build::query()->exists() || Setting::query()->find('demo') !== null) {
@@ -54,7 +60,7 @@ final readonly class Demo
         $this->settings->set('demo', ['loaded' => Instant::format($this->clock->epoch())]);
     }
 
-    /** @param list<Paint> $products */
+    /** @param  list<Paint>  $products */
     private function file(string $name, array $products): BuildFile
     {
         $data = self::read($name);

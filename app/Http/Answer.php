@@ -12,9 +12,11 @@ use Illuminate\Http\Request;
 /** Every answer carries the server's now: the web keeps the offset and never counts by itself. */
 final readonly class Answer
 {
-    public function __construct(private BenchClock $clock) {}
+    public function __construct(private BenchClock $clock)
+    {
+    }
 
-    /** @param array<string, mixed> $data */
+    /** @param  array<string, mixed>  $data */
     public function json(array $data, int $status = 200): JsonResponse
     {
         return new JsonResponse([...$data, 'now' => Time::utc($this->clock->epoch())], $status, options: JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);

@@ -24,5 +24,6 @@ final class Build extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['kit' => 'array', 'revision' => 'integer', 'position' => 'integer', 'demo' => 'boolean'];
 }

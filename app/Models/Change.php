@@ -26,5 +26,6 @@ final class Change extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['edits' => 'array', 'inverse' => 'array', 'revision' => 'integer', 'at' => 'integer'];
 }

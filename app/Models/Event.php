@@ -24,5 +24,6 @@ final class Event extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['body' => 'array', 'at' => 'integer', 'recorded' => 'integer'];
 }

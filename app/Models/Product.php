@@ -22,5 +22,6 @@ final class Product extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['body' => 'array', 'position' => 'integer', 'demo' => 'boolean'];
 }

@@ -18,5 +18,6 @@ final class Reading extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['at' => 'integer', 'temperature_c' => 'float', 'humidity' => 'float'];
 }

@@ -22,5 +22,6 @@ final class Setting extends Model
 
     protected $guarded = [];
 
+    /** @var array<string, string> */
     protected $casts = ['value' => 'array'];
 }

@@ -16,7 +16,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(BenchClock::class, static function (Application $app): BenchClock {
             $now = config('app.now');
 
-            return new BenchClock(is_string($now) && $now !== '' ? $now : null, $app->environment('testing'));
+            return new BenchClock(is_string($now) && $now !== '' ? $now : null, $app->environment() === 'testing');
         });
         $this->app->alias(BenchClock::class, ClockInterface::class);
     }

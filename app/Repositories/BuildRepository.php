@@ -15,7 +15,10 @@ final class BuildRepository
     /** @return list<LoadedBuild> in the user's order */
     public function all(): array
     {
-        return array_values(Build::query()->orderBy('position')->orderBy('id')->get()->map(fn (Build $b): LoadedBuild => $this->assemble($b))->all());
+        /** @var list<Build> $rows */
+        $rows = Build::query()->orderBy('position')->orderBy('id')->get()->all();
+
+        return array_map($this->assemble(...), $rows);
     }
 
     public function find(string $id): ?LoadedBuild
@@ -33,6 +36,9 @@ final class BuildRepository
     /** @return list<LogEvent> */
     private function events(string $buildId): array
     {
-        return array_values(Event::query()->where('build_id', $buildId)->orderBy('number')->get()->map(static fn (Event $e): LogEvent => LogEvent::fromArray($e->body))->all());
+        /** @var list<Event> $rows */
+        $rows = Event::query()->where('build_id', $buildId)->orderBy('number')->get()->all();
+
+        return array_map(static fn (Event $e): LogEvent => LogEvent::fromArray($e->body), $rows);
     }
 }

@@ -10,8 +10,10 @@ use AmberStep\Core\Log\Event;
 /** A build as core sees it, with the revision its edits have to name. */
 final readonly class LoadedBuild
 {
-    /** @param list<Event> $events all of them, as they came in */
-    public function __construct(public string $id, public int $revision, public Kit $kit, public array $events) {}
+    /** @param  list<Event>  $events all of them, as they came in */
+    public function __construct(public string $id, public int $revision, public Kit $kit, public array $events)
+    {
+    }
 
     public function with(Kit $kit): self
     {

@@ -47,7 +47,7 @@ final class Settings
         return Setting::query()->find($name)->value ?? [];
     }
 
-    /** @param array<string, mixed> $value */
+    /** @param  array<string, mixed>  $value */
     public function set(string $name, array $value): void
     {
         Setting::query()->updateOrCreate(['name' => $name], ['value' => $value]);

@@ -15,10 +15,17 @@ final class ShelfRepository
 
     public function shelf(): Shelf
     {
-        return $this->shelf ??= new Shelf(array_values(Product::query()->orderBy('position')->orderBy('id')->get()->map(static fn (Product $p): Paint => Paint::fromArray($p->body))->all()));
+        /** @var list<Product> $rows */
+        $rows = $this->shelf === null ? Product::query()->orderBy('position')->orderBy('id')->get()->all() : [];
+
+        return $this->shelf ??= new Shelf(array_map(static fn (Product $p): Paint => Paint::fromArray($p->body), $rows));
     }
 
-    /** Puts products on the shelf that are not there yet, by id. @param list<Paint> $products */
+    /**
+     * Puts products on the shelf that are not there yet, by id.
+     *
+     * @param  list<Paint>  $products
+     */
     public function addMissing(array $products, bool $demo = false): void
     {
         $position = (int) Product::query()->max('position');

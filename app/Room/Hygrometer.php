@@ -13,7 +13,9 @@ final readonly class Hygrometer
 {
     private const EVERY_SECONDS = 900;
 
-    public function __construct(private DailyCycle $cycle, private int $seed) {}
+    public function __construct(private DailyCycle $cycle, private int $seed)
+    {
+    }
 
     /** The reading that was taken last, at or before an instant. */
     public function last(int $epoch): Reading

@@ -22,7 +22,9 @@ final readonly class RoomSource
     /** Older air than this bears on no hold that still runs. */
     private const DAYS_BACK = 15;
 
-    public function __construct(private Settings $settings) {}
+    public function __construct(private Settings $settings)
+    {
+    }
 
     public function room(int $nowEpoch): Room
     {
@@ -71,7 +73,9 @@ final readonly class RoomSource
     /** @return list<Reading> */
     private function typed(int $nowEpoch): array
     {
-        return array_values(StoredReading::query()->where('at', '>=', $nowEpoch - 86400 * self::DAYS_BACK)->orderBy('at')->get()
-            ->map(static fn (StoredReading $r): Reading => new Reading($r->at, new Conditions($r->temperature_c, $r->humidity)))->all());
+        /** @var list<StoredReading> $rows */
+        $rows = StoredReading::query()->where('at', '>=', $nowEpoch - 86400 * self::DAYS_BACK)->orderBy('at')->get()->all();
+
+        return array_map(static fn (StoredReading $r): Reading => new Reading($r->at, new Conditions($r->temperature_c, $r->humidity)), $rows);
     }
 }

@@ -24,7 +24,7 @@ abstract class Speaks extends Command
 {
     protected const BAD_INPUT = 2;
 
-    /** @param callable(): int $do */
+    /** @param  callable(): int  $do */
     protected function speak(callable $do): int
     {
         try {
@@ -36,7 +36,7 @@ abstract class Speaks extends Command
         }
     }
 
-    /** @param list<Problem> $problems */
+    /** @param  list<Problem>  $problems */
     protected function refuse(string $message, array $problems): int
     {
         $err = fopen('php://stderr', 'w');
@@ -84,7 +84,7 @@ abstract class Speaks extends Command
         return Plan::compile($file->kit, new HouseRules, new Shelf($file->products), $file->events, new Room($file->readings, $now, $cycle), Calendar::usual($file->kit->zone), $now);
     }
 
-    /** @param array<string, mixed> $data */
+    /** @param  array<string, mixed>  $data */
     protected static function json(array $data): string
     {
         try {

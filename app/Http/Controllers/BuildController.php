@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use AmberStep\Core\Kit\Area;
+use AmberStep\Core\Kit\Joint;
 use App\Build\BuildFile;
 use App\Build\Changer;
 use App\Build\Planner;
 use App\Build\Porter;
 use App\Http\Answer;
+use App\Http\AnswerCache;
 use App\Http\Presenters\BenchPresenter;
 use App\Http\Presenters\LogPresenter;
 use App\Http\Presenters\PlanPresenter;
@@ -23,26 +26,33 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** One build: its bench, its plan, its log, its file. */
 final readonly class BuildController
 {
-    public function __construct(private BuildRepository $builds, private Planner $planner, private Answer $answer) {}
+    public function __construct(private BuildRepository $builds, private Planner $planner, private Answer $answer, private AnswerCache $cache)
+    {
+    }
 
     public function bench(Request $request, string $build): JsonResponse
     {
-        $loaded = $this->load($build);
         $minutes = Answer::whole($request, 'minutes', 90, 5, 720);
 
-        return $this->answer->json(['build' => $this->name($loaded), ...BenchPresenter::bench($this->planner->plan($loaded, $minutes), $minutes)]);
+        return $this->answer->json($this->cache->remember("bench/{$build}/{$minutes}", function () use ($build, $minutes): array {
+            $loaded = $this->load($build);
+
+            return ['build' => $this->name($loaded), ...BenchPresenter::bench($this->planner->plan($loaded, $minutes), $minutes)];
+        }));
     }
 
     public function plan(string $build, Changer $changer): JsonResponse
     {
-        $loaded = $this->load($build);
-        $undoable = $changer->undoable($loaded->id);
+        return $this->answer->json($this->cache->remember("plan/{$build}", function () use ($build, $changer): array {
+            $loaded = $this->load($build);
+            $undoable = $changer->undoable($loaded->id);
 
-        return $this->answer->json([
-            'build' => $this->name($loaded),
-            ...PlanPresenter::plan($this->planner->plan($loaded)),
-            'undoable' => $undoable === null ? null : ['id' => $undoable->id, 'title' => $undoable->title],
-        ]);
+            return [
+                'build' => $this->name($loaded),
+                ...PlanPresenter::plan($this->planner->plan($loaded)),
+                'undoable' => $undoable === null ? null : ['id' => $undoable->id, 'title' => $undoable->title],
+            ];
+        }));
     }
 
     public function log(Request $request, string $build, ShelfRepository $shelf): JsonResponse
@@ -55,12 +65,11 @@ final readonly class BuildController
     public function kit(string $build, ShelfRepository $shelf): JsonResponse
     {
         $loaded = $this->load($build);
-        $named = static fn (array $things): array => array_map(static fn (object $t): array => ['id' => $t->id, 'name' => $t->name], $things);
 
         return $this->answer->json([
             'build' => $this->name($loaded),
-            'areas' => $named($loaded->kit->areas),
-            'joints' => $named($loaded->kit->joints),
+            'areas' => array_map(static fn (Area $a): array => ['id' => $a->id, 'name' => $a->name], $loaded->kit->areas),
+            'joints' => array_map(static fn (Joint $j): array => ['id' => $j->id, 'name' => $j->name], $loaded->kit->joints),
             'colours' => array_map(static fn ($c): array => ['id' => $c->id, 'name' => $c->name, 'product' => $c->product], $loaded->kit->colours),
             'products' => array_map(static fn ($p): array => ['id' => $p->id, 'name' => $p->name, 'range' => $p->range, 'family' => $p->family->value, 'role' => $p->role->value, 'swatch' => $p->swatch], $shelf->shelf()->products),
         ]);

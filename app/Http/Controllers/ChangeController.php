@@ -19,7 +19,9 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** Fixes and other edits: previewed, applied, undone. */
 final readonly class ChangeController
 {
-    public function __construct(private BuildRepository $builds, private Planner $planner, private Changer $changer, private Answer $answer) {}
+    public function __construct(private BuildRepository $builds, private Planner $planner, private Changer $changer, private Answer $answer)
+    {
+    }
 
     public function preview(Request $request, string $build): JsonResponse
     {

@@ -17,7 +17,9 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** What happened at the bench comes in here, once for each id. */
 final readonly class EventController
 {
-    public function __construct(private BuildRepository $builds, private Recorder $recorder, private ShelfRepository $shelf, private Answer $answer) {}
+    public function __construct(private BuildRepository $builds, private Recorder $recorder, private ShelfRepository $shelf, private Answer $answer)
+    {
+    }
 
     public function store(Request $request, string $build): JsonResponse
     {

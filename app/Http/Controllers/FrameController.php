@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Build\Planner;
 use App\Clock\BenchClock;
 use App\Http\Answer;
+use App\Http\AnswerCache;
 use App\Http\Presenters\PlanPresenter;
 use App\Http\Presenters\Time;
 use App\Repositories\BuildRepository;
@@ -16,9 +17,17 @@ use Illuminate\Http\JsonResponse;
 /** What stands on every screen: the builds in hand with their aspects, the holds that run, the room. */
 final readonly class FrameController
 {
-    public function __construct(private BuildRepository $builds, private Planner $planner, private RoomSource $rooms, private BenchClock $clock, private Answer $answer) {}
+    public function __construct(private BuildRepository $builds, private Planner $planner, private RoomSource $rooms, private BenchClock $clock, private Answer $answer, private AnswerCache $cache)
+    {
+    }
 
     public function show(): JsonResponse
+    {
+        return $this->answer->json([...$this->cache->remember('frame', $this->frame(...)), 'frozen' => $this->clock->isFrozen()]);
+    }
+
+    /** @return array<string, mixed> */
+    private function frame(): array
     {
         $builds = $holds = [];
         foreach ($this->builds->all() as $build) {
@@ -30,7 +39,7 @@ final readonly class FrameController
         }
         usort($holds, static fn (array $a, array $b): int => [$a['until'], $a['key']] <=> [$b['until'], $b['key']]);
 
-        return $this->answer->json(['builds' => $builds, 'holds' => $holds, 'room' => $this->room(), 'frozen' => $this->clock->isFrozen()]);
+        return ['builds' => $builds, 'holds' => $holds, 'room' => $this->room()];
     }
 
     /** @return array<string, mixed> */

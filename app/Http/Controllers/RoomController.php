@@ -16,7 +16,9 @@ use Illuminate\Http\Request;
 /** Readings of the room: typed, or from the simulated hygrometer. */
 final readonly class RoomController
 {
-    public function __construct(private RoomSource $rooms, private BenchClock $clock, private Answer $answer) {}
+    public function __construct(private RoomSource $rooms, private BenchClock $clock, private Answer $answer)
+    {
+    }
 
     public function reading(Request $request): JsonResponse
     {

@@ -15,7 +15,9 @@ use Illuminate\Http\Request;
 /** Sets the clock; routed in the testing environment alone. */
 final readonly class TestingController
 {
-    public function __construct(private Settings $settings, private Answer $answer) {}
+    public function __construct(private Settings $settings, private Answer $answer)
+    {
+    }
 
     public function clock(Request $request): JsonResponse
     {

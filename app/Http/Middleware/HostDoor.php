@@ -14,7 +14,7 @@ final class HostDoor
 {
     private const NAMES = ['127.0.0.1', 'localhost', '[::1]'];
 
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $host = (string) $request->headers->get('host', '');

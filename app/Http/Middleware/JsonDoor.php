@@ -16,7 +16,7 @@ final class JsonDoor
 
     private const DEPTH = 32;
 
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         if ($request->isMethodSafe()) {

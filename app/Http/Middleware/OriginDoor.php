@@ -12,7 +12,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Unsafe methods come from our own page or from no page at all. */
 final class OriginDoor
 {
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         if ($request->isMethodSafe()) {

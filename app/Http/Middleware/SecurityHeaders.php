@@ -13,7 +13,7 @@ final class SecurityHeaders
 {
     public const NONCE = 'amber.nonce';
 
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $nonce = bin2hex(random_bytes(12));

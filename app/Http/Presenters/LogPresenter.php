@@ -17,7 +17,9 @@ final readonly class LogPresenter
 {
     private const PAGE = 100;
 
-    public function __construct(private Shelf $shelf) {}
+    public function __construct(private Shelf $shelf)
+    {
+    }
 
     /** @return array<string, mixed> newest first, a page of them */
     public function page(LoadedBuild $build, int $from): array

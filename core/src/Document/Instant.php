@@ -19,7 +19,9 @@ final class Instant
             return null;
         }
 
-        return gmmktime((int) $m[4], (int) $m[5], (int) $m[6], (int) $m[2], (int) $m[3], (int) $m[1]) ?: null;
+        $epoch = gmmktime((int) $m[4], (int) $m[5], (int) $m[6], (int) $m[2], (int) $m[3], (int) $m[1]);
+
+        return $epoch === false ? null : $epoch;
     }
 
     public static function format(int $epoch): string

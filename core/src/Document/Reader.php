@@ -15,8 +15,10 @@ final class Reader
     /** @var array<string, true> */
     private array $asked = [];
 
-    /** @param array<mixed> $fields */
-    private function __construct(private readonly array $fields, private readonly string $path, public readonly Problems $problems) {}
+    /** @param  array<mixed>  $fields */
+    private function __construct(private readonly array $fields, private readonly string $path, public readonly Problems $problems)
+    {
+    }
 
     public static function of(mixed $value, string $path, Problems $problems): self
     {

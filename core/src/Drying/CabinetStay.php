@@ -7,7 +7,9 @@ namespace AmberStep\Core\Drying;
 /** Time spent in the drying cabinet; still in it where $untilEpoch is null. */
 final readonly class CabinetStay
 {
-    public function __construct(public int $fromEpoch, public ?int $untilEpoch, public float $temperatureC) {}
+    public function __construct(public int $fromEpoch, public ?int $untilEpoch, public float $temperatureC)
+    {
+    }
 
     public function covers(int $epoch): bool
     {

@@ -7,8 +7,10 @@ namespace AmberStep\Core\Drying;
 /** Air at one moment. */
 final readonly class Conditions
 {
-    /** @param float $humidity relative, 0 to 1 */
-    public function __construct(public float $temperatureC, public float $humidity) {}
+    /** @param  float  $humidity relative, 0 to 1 */
+    public function __construct(public float $temperatureC, public float $humidity)
+    {
+    }
 
     public static function reference(): self
     {

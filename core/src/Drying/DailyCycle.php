@@ -11,7 +11,7 @@ final readonly class DailyCycle
 {
     public const STEP_MINUTES = 15;
 
-    /** @param float $warmestHour wall-clock hour of the day's highest temperature */
+    /** @param  float  $warmestHour wall-clock hour of the day's highest temperature */
     public function __construct(
         public float $lowC,
         public float $highC,
@@ -19,7 +19,8 @@ final readonly class DailyCycle
         public float $highHumidity,
         public DateTimeZone $zone,
         public float $warmestHour = 15.5,
-    ) {}
+    ) {
+    }
 
     public function at(int $epoch): Conditions
     {

@@ -12,7 +12,8 @@ final readonly class Limits
         public float $highestC = 28,
         public float $highestHumidity = 0.70,
         public float $highestHumidityForGloss = 0.60,
-    ) {}
+    ) {
+    }
 
     /** What is wrong with the air for spraying, in words; null where it will do. */
     public function trouble(Conditions $air, bool $gloss): ?string

@@ -7,5 +7,7 @@ namespace AmberStep\Core\Drying;
 /** What the hygrometer said. */
 final readonly class Reading
 {
-    public function __construct(public int $atEpoch, public Conditions $air) {}
+    public function __construct(public int $atEpoch, public Conditions $air)
+    {
+    }
 }

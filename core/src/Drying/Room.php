@@ -37,7 +37,9 @@ final readonly class Room
             return $reading->air;
         }
 
-        return $this->cycle?->at($epoch) ?? ($reading ?? $this->readings[0] ?? null)?->air ?? Conditions::reference();
+        $known = $reading ?? $this->readings[0] ?? null;
+
+        return $this->cycle?->at($epoch) ?? ($known === null ? Conditions::reference() : $known->air);
     }
 
     public function now(): Conditions
@@ -64,7 +66,11 @@ final readonly class Room
         return null;
     }
 
-    /** Instants inside a stretch at which the air as known changes: readings, now, quarter hours of the cycle. @return list<int> */
+    /**
+     * Instants inside a stretch at which the air as known changes: readings, now, quarter hours of the cycle.
+     *
+     * @return list<int>
+     */
     public function changesBetween(int $from, int $until): array
     {
         $out = [];

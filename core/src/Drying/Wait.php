@@ -12,7 +12,9 @@ final readonly class Wait
      * @param  float  $filmFactor  1 or more
      * @param  float  $learnedFactor  1 until the log says otherwise
      */
-    public function __construct(public int $fromEpoch, public int $untilEpoch, public float $typicalMinutes, public float $filmFactor = 1, public float $learnedFactor = 1) {}
+    public function __construct(public int $fromEpoch, public int $untilEpoch, public float $typicalMinutes, public float $filmFactor = 1, public float $learnedFactor = 1)
+    {
+    }
 
     /** Minutes on the clock for one minute of work: what the air did. */
     public function airFactor(): float

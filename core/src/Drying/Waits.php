@@ -21,7 +21,9 @@ final class Waits
     /** @var array<string, Wait> */
     private array $known = [];
 
-    public function __construct(public readonly WorkClock $clock, private readonly Learned $learned) {}
+    public function __construct(public readonly WorkClock $clock, private readonly Learned $learned)
+    {
+    }
 
     /** A wait of a layer of paint on an area. */
     public function of(Layer $layer, WaitKind $kind, AreaState $state): Wait

@@ -26,7 +26,9 @@ final class WorkClock
     /** @var array<string, float> */
     private array $cycleRates = [];
 
-    public function __construct(public readonly Room $room) {}
+    public function __construct(public readonly Room $room)
+    {
+    }
 
     /**
      * When a wait begun at $fromEpoch is over, rounded up to a whole minute.
@@ -46,7 +48,7 @@ final class WorkClock
         return (int) (ceil(round($seconds, 3) / 60) * 60);
     }
 
-    /** @param list<CabinetStay> $stays */
+    /** @param  list<CabinetStay>  $stays */
     private function walk(int $from, float $work, DriesBy $by, array $stays): float
     {
         $kind = $by === DriesBy::Water ? 'moist' : 'warm';
@@ -143,7 +145,7 @@ final class WorkClock
         return array_map(fn (int $t): array => [$t, $this->rateWithStays($t, $stays, $by)], $times);
     }
 
-    /** @param list<CabinetStay> $stays */
+    /** @param  list<CabinetStay>  $stays */
     private function rateWithStays(int $t, array $stays, DriesBy $by): float
     {
         foreach ($stays as $stay) {
@@ -155,7 +157,7 @@ final class WorkClock
         return $this->rate($t, $by);
     }
 
-    /** @param list<CabinetStay> $stays */
+    /** @param  list<CabinetStay>  $stays */
     private function stayOn(int $day, array $stays): bool
     {
         foreach ($stays as $stay) {

@@ -9,7 +9,9 @@ use AmberStep\Core\Document\Reader;
 /** A finding the user takes as it is, and why. It lapses when the finding's facts change. */
 final readonly class Acceptance
 {
-    public function __construct(public string $id, public string $finding, public string $facts, public string $reason) {}
+    public function __construct(public string $id, public string $finding, public string $facts, public string $reason)
+    {
+    }
 
     public static function read(Reader $in): self
     {

@@ -24,7 +24,8 @@ final readonly class Area
         public Curve $curve = Curve::Flat,
         public Face $face = Face::Outside,
         public ?string $seenThrough = null,
-    ) {}
+    ) {
+    }
 
     public static function read(Reader $in): self
     {

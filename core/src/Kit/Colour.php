@@ -9,8 +9,10 @@ use AmberStep\Core\Document\Reader;
 /** A colour of the build. Areas of one colour id are one colour. */
 final readonly class Colour
 {
-    /** @param bool $mustMatch body colour, metallic, or seen side by side: one spraying from one mix */
-    public function __construct(public string $id, public int $position, public string $name, public string $product, public bool $mustMatch = false) {}
+    /** @param  bool  $mustMatch body colour, metallic, or seen side by side: one spraying from one mix */
+    public function __construct(public string $id, public int $position, public string $name, public string $product, public bool $mustMatch = false)
+    {
+    }
 
     public static function read(Reader $in): self
     {

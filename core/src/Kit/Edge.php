@@ -21,7 +21,8 @@ final readonly class Edge
         public EdgeKind $kind = EdgeKind::Hard,
         public float $softMm = 2,
         public Curve $curve = Curve::Flat,
-    ) {}
+    ) {
+    }
 
     public static function read(Reader $in): self
     {

@@ -16,14 +16,16 @@ final readonly class Edit
      * @param  string  $id  id of the thing; empty for a house rule
      * @param  string  $field  for set: the field, dotted into an intent ("intent.sheen")
      */
-    private function __construct(public EditOp $op, public string $list, public string $id = '', public string $field = '', public mixed $value = null) {}
+    private function __construct(public EditOp $op, public string $list, public string $id = '', public string $field = '', public mixed $value = null)
+    {
+    }
 
     public static function set(string $list, string $id, string $field, mixed $value): self
     {
         return new self(EditOp::Set, $list, $id, $field, $value);
     }
 
-    /** @param array<string, mixed> $thing */
+    /** @param  array<string, mixed>  $thing */
     public static function add(string $list, array $thing): self
     {
         return new self(EditOp::Add, $list, is_string($thing['id'] ?? null) ? $thing['id'] : '', '', $thing);

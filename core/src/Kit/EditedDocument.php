@@ -12,8 +12,10 @@ final class EditedDocument
     /** @var list<Edit> */
     private array $inverse = [];
 
-    /** @param array<string, mixed> $document */
-    public function __construct(private array $document) {}
+    /** @param  array<string, mixed>  $document */
+    public function __construct(private array $document)
+    {
+    }
 
     /** @throws BadDocument when the edit names something that is not there */
     public function carryOut(Edit $edit): void
@@ -59,7 +61,9 @@ final class EditedDocument
         $things = $this->things($edit->list);
         $place = $this->place($things, $edit);
         $thing = $things[$place];
-        [$outer, $inner] = [...explode('.', $edit->field, 2), null];
+        $path = explode('.', $edit->field, 2);
+        $outer = $path[0];
+        $inner = $path[1] ?? null;
         if ($outer === 'id' || ! array_key_exists($outer, $thing)) {
             throw BadDocument::at($edit->list.'.'.mb_scrub($outer), 'is not a field that can be set', 'use one of '.implode(', ', array_diff(array_keys($thing), ['id'])));
         }
@@ -119,7 +123,7 @@ final class EditedDocument
         return $this->document[$list];
     }
 
-    /** @param list<array<string, mixed>> $things */
+    /** @param  list<array<string, mixed>>  $things */
     private function place(array $things, Edit $edit): int
     {
         foreach ($things as $i => $thing) {

@@ -20,8 +20,10 @@ final readonly class HouseRules
         'cabinet' => ['45', '40', 'none'],
     ];
 
-    /** @param array<string, string> $positions by question */
-    public function __construct(public array $positions = []) {}
+    /** @param  array<string, string>  $positions by question */
+    public function __construct(public array $positions = [])
+    {
+    }
 
     public static function read(Reader $in): self
     {

@@ -33,7 +33,8 @@ final readonly class Inserted
         public ?string $answers = null,
         public ?Liquid $wipe = null,
         public ?float $cabinetC = null,
-    ) {}
+    ) {
+    }
 
     public static function read(Reader $in): self
     {

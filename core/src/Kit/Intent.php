@@ -25,7 +25,8 @@ final readonly class Intent
         public ?WashKind $wash = null,
         public ?Sheen $sheen = null,
         public bool $polish = false,
-    ) {}
+    ) {
+    }
 
     public static function read(Reader $in): self
     {

@@ -30,7 +30,8 @@ final readonly class Joint
         public float $gapMm = 0,
         public float $lengthCm = 0,
         public ?Filler $filler = null,
-    ) {}
+    ) {
+    }
 
     public static function read(Reader $in): self
     {

@@ -112,15 +112,13 @@ final readonly class Kit
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        $all = static fn (array $things): array => array_map(static fn (object $t): array => $t->toArray(), $things);
-
         return [
             'name' => $this->name, 'subject' => $this->subject, 'scale' => $this->scale, 'zone' => $this->zone->getName(),
-            'parts' => $all($this->parts), 'joints' => $all($this->joints), 'pieces' => $all($this->pieces),
-            'areas' => $all($this->areas), 'edges' => $all($this->edges), 'colours' => $all($this->colours),
+            'parts' => self::arrays($this->parts), 'joints' => self::arrays($this->joints), 'pieces' => self::arrays($this->pieces),
+            'areas' => self::arrays($this->areas), 'edges' => self::arrays($this->edges), 'colours' => self::arrays($this->colours),
             'house' => $this->house->positions,
-            'pins' => $all($this->pins), 'orders' => $all($this->orders), 'notBefore' => $all($this->notBefore),
-            'inserted' => $all($this->inserted), 'accepted' => $all($this->accepted),
+            'pins' => self::arrays($this->pins), 'orders' => self::arrays($this->orders), 'notBefore' => self::arrays($this->notBefore),
+            'inserted' => self::arrays($this->inserted), 'accepted' => self::arrays($this->accepted),
         ];
     }
 
@@ -161,6 +159,15 @@ final readonly class Kit
     public function edgesOf(string $areaId): array
     {
         return array_values(array_filter($this->edges, static fn (Edge $e): bool => $e->touches($areaId)));
+    }
+
+    /**
+     * @param  list<Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance>  $things
+     * @return list<array<string, mixed>>
+     */
+    private static function arrays(array $things): array
+    {
+        return array_map(static fn (Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance $thing): array => $thing->toArray(), $things);
     }
 
     /**

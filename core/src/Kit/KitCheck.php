@@ -27,7 +27,7 @@ final class KitCheck
             self::intent($kit, $area, "areas[{$i}]", $problems);
         }
         foreach ($kit->edges as $i => $edge) {
-            self::areas($kit, array_values(array_filter($edge->areas)), "edges[{$i}].areas", $problems);
+            self::areas($kit, array_values(array_filter($edge->areas, static fn (string $a): bool => $a !== '')), "edges[{$i}].areas", $problems);
         }
         foreach ($kit->pieces as $i => $piece) {
             if (! isset($kit->partsById[$piece->id])) {
@@ -54,12 +54,12 @@ final class KitCheck
         if ($area->isPane() && $area->intent->colour !== null) {
             $problems->add("{$path}.intent.colour", 'is set on a pane', "leave it out: a pane's intent is clear");
         }
-        if ($area->seenThrough !== null && ! ($kit->areasById[$area->seenThrough] ?? null)?->isPane()) {
+        if ($area->seenThrough !== null && ($kit->areasById[$area->seenThrough] ?? null)?->isPane() !== true) {
             $problems->add("{$path}.seenThrough", 'is not a pane', 'name an area whose face is "pane"');
         }
     }
 
-    /** @param list<string> $areas */
+    /** @param  list<string>  $areas */
     private static function areas(Kit $kit, array $areas, string $path, Problems $problems): void
     {
         foreach ($areas as $area) {

@@ -14,7 +14,9 @@ final readonly class NotBefore
      * @param  int  $atEpoch  epoch seconds, UTC
      * @param  bool  $exactly  the step is planned at just this time, whatever holds say: holds it breaks are findings
      */
-    public function __construct(public string $id, public string $step, public int $atEpoch, public bool $exactly = false) {}
+    public function __construct(public string $id, public string $step, public int $atEpoch, public bool $exactly = false)
+    {
+    }
 
     public static function read(Reader $in): self
     {

@@ -9,7 +9,9 @@ use AmberStep\Core\Document\Reader;
 /** The user's "this before that", by step keys. */
 final readonly class Order
 {
-    public function __construct(public string $id, public string $first, public string $then) {}
+    public function __construct(public string $id, public string $first, public string $then)
+    {
+    }
 
     public static function read(Reader $in): self
     {

@@ -27,7 +27,8 @@ final readonly class Part
         public ?string $hand = null,
         public bool $fragile = false,
         public bool $stressed = false,
-    ) {}
+    ) {
+    }
 
     public static function read(Reader $in): self
     {

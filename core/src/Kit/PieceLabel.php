@@ -9,7 +9,9 @@ use AmberStep\Core\Document\Reader;
 /** What the user says of a piece; the piece itself follows from the joints. Its id is its oldest part's. */
 final readonly class PieceLabel
 {
-    public function __construct(public string $id, public string $name, public ?string $heldBy = null) {}
+    public function __construct(public string $id, public string $name, public ?string $heldBy = null)
+    {
+    }
 
     public static function read(Reader $in): self
     {

@@ -27,7 +27,8 @@ final readonly class Pin
         public ?int $coats = null,
         public ?CoatKind $coatKind = null,
         public ?Medium $medium = null,
-    ) {}
+    ) {
+    }
 
     public static function read(Reader $in): self
     {

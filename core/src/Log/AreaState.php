@@ -63,8 +63,8 @@ final class AreaState
 
     public function replaceTop(Layer $layer): void
     {
-        $this->layers[array_key_last($this->layers) ?? 0] = $layer;
-        $this->layers = array_values($this->layers);
+        array_pop($this->layers);
+        $this->layers[] = $layer;
     }
 
     /** @return list<Layer> from the top down */

@@ -56,7 +56,8 @@ final readonly class Event
         public ?string $takesBack = null,
         public ?string $stepKey = null,
         public ?string $note = null,
-    ) {}
+    ) {
+    }
 
     public static function read(Reader $in): self
     {

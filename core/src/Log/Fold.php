@@ -17,7 +17,9 @@ final class Fold
     /** Purpose of a mask or coat nobody gave a purpose. */
     public const ANY = '*';
 
-    public function __construct(private readonly Kit $kit, private readonly Shelf $shelf, public readonly Surface $surface) {}
+    public function __construct(private readonly Kit $kit, private readonly Shelf $shelf, public readonly Surface $surface)
+    {
+    }
 
     public function apply(Event $event): void
     {

@@ -15,7 +15,7 @@ final readonly class Layer
     /** Same mark, same clocks: lets waits be worked out once for areas that were sprayed together. */
     public string $mark;
 
-    /** @param non-empty-list<Coat> $coats */
+    /** @param  non-empty-list<Coat>  $coats */
     public function __construct(public Operation $operation, public string $purpose, public ?Product $product, public array $coats, public bool $buffed = false)
     {
         $mark = $product === null ? '-' : $product->id;

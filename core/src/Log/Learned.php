@@ -25,7 +25,7 @@ final class Learned
         return $this->factors[$productId.'/'.$wait] ?? 1.0;
     }
 
-    /** @param float $age the age the paint had, in typical waits */
+    /** @param  float  $age the age the paint had, in typical waits */
     public function hear(string $productId, string $wait, Verdict $verdict, float $age): void
     {
         $key = $productId.'/'.$wait;
@@ -35,7 +35,7 @@ final class Learned
         } elseif ($verdict === Verdict::Fine && $age < $this->factor($productId, $wait)) {
             $this->fine[$key][] = $age;
             if (count($this->fine[$key]) >= self::FINE_TO_BELIEVE) {
-                $this->factors[$key] = max(self::LOWEST, max(array_slice($this->fine[$key], -self::FINE_TO_BELIEVE)));
+                $this->factors[$key] = max(self::LOWEST, ...array_slice($this->fine[$key], -self::FINE_TO_BELIEVE));
             }
         }
     }

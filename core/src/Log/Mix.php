@@ -7,5 +7,7 @@ namespace AmberStep\Core\Log;
 /** A cup that was mixed, and the life it has where hardener is in it. */
 final readonly class Mix
 {
-    public function __construct(public string $eventId, public string $product, public int $atEpoch, public float $potLifeMinutes) {}
+    public function __construct(public string $eventId, public string $product, public int $atEpoch, public float $potLifeMinutes)
+    {
+    }
 }

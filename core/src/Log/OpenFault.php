@@ -11,5 +11,7 @@ final readonly class OpenFault
      * @param  list<string>  $targets
      * @param  string|null  $product  what lay on top when it was seen: the recoat uses it
      */
-    public function __construct(public string $eventId, public Fault $fault, public array $targets, public int $atEpoch, public ?string $product) {}
+    public function __construct(public string $eventId, public Fault $fault, public array $targets, public int $atEpoch, public ?string $product)
+    {
+    }
 }

@@ -40,11 +40,10 @@ final class Surface
 
     public function __clone()
     {
-        foreach (['areas', 'joints', 'pieces'] as $group) {
-            foreach ($this->{$group} as $id => $state) {
-                $this->{$group}[$id] = clone $state;
-            }
-        }
+        $copyArea = static fn (AreaState $state): AreaState => clone $state;
+        $this->areas = array_map($copyArea, $this->areas);
+        $this->pieces = array_map($copyArea, $this->pieces);
+        $this->joints = array_map(static fn (JointState $state): JointState => clone $state, $this->joints);
         $this->learned = clone $this->learned;
     }
 
@@ -69,7 +68,11 @@ final class Surface
         return $this->areas;
     }
 
-    /** What was sprayed last, and when: it may still be in the gun. @return array{string, int}|null product id and epoch seconds */
+    /**
+     * What was sprayed last, and when: it may still be in the gun.
+     *
+     * @return array{string, int}|null product id and epoch seconds
+     */
     public function lastSprayed(): ?array
     {
         $last = null;

@@ -27,7 +27,8 @@ final readonly class FamilyFigures
         public DriesBy $driesBy,
         public ?int $firstWindowMinutes = null,
         public ?int $secondWindowMinutes = null,
-    ) {}
+    ) {
+    }
 
     /** @return int|null minutes; null when the wait never ends (artist oil is never sand-safe) */
     public function minutes(WaitKind $kind): ?int

@@ -15,7 +15,11 @@ enum Filler: string
     case EpoxyPutty = 'epoxy-putty';
     case ClearGlue = 'clear-glue';
 
-    /** Minutes until it may be sanded, at 20 °C and 50 % RH. @param float $gapMm width of the gap in mm */
+    /**
+     * Minutes until it may be sanded, at 20 °C and 50 % RH.
+     *
+     * @param  float  $gapMm width of the gap in mm
+     */
     public function readyMinutes(float $gapMm): int
     {
         return match ($this) {

@@ -9,8 +9,10 @@ use AmberStep\Core\Document\Reader;
 /** Waits printed on a label, in minutes, with the conditions they hold for. They beat the family table. */
 final readonly class LabelFigures
 {
-    /** @param array<string, float> $minutes by WaitKind value, at $temperatureC and $humidity */
-    public function __construct(public array $minutes, public float $temperatureC = 20, public float $humidity = 0.5) {}
+    /** @param  array<string, float>  $minutes by WaitKind value, at $temperatureC and $humidity */
+    public function __construct(public array $minutes, public float $temperatureC = 20, public float $humidity = 0.5)
+    {
+    }
 
     public static function read(Reader $in): self
     {

@@ -33,7 +33,11 @@ enum Medium: string
         return $days > 0 ? $days * 1440 : 120;
     }
 
-    /** Hands-on minutes for one cm of edge. @param 'flat'|'bent'|'compound'|'fiddly' $curve */
+    /**
+     * Hands-on minutes for one cm of edge.
+     *
+     * @param  'flat'|'bent'|'compound'|'fiddly'  $curve
+     */
     public function minutesPerCm(string $curve): float
     {
         $column = match ($curve) {

@@ -33,7 +33,8 @@ final readonly class Product
         public ?float $sizeMl = null,
         public ?float $price = null,
         public ?float $levelMl = null,
-    ) {}
+    ) {
+    }
 
     public static function read(Reader $in): self
     {

@@ -13,7 +13,7 @@ final readonly class Shelf
     /** @var array<string, Product> */
     private array $byId;
 
-    /** @param list<Product> $products */
+    /** @param  list<Product>  $products */
     public function __construct(public array $products)
     {
         $byId = [];
@@ -75,7 +75,7 @@ final readonly class Shelf
         return new Product($id, $name, '', $family, $what, $what === Role::Primer ? '#9B9B9B' : null, bites: $family->liquid() === Liquid::Lacquer, grade: $what === Role::Primer ? 1000 : null);
     }
 
-    /** @param list<\UnitEnum> $cases */
+    /** @param  list<\UnitEnum>  $cases */
     private static function digit(array $cases, \UnitEnum $case): string
     {
         return '0123456789ABCDEFGH'[(int) array_search($case, $cases, true)];

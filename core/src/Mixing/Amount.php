@@ -15,7 +15,9 @@ final readonly class Amount
     /** Less than this does not flow evenly. */
     public const LEAST_IN_THE_CUP_ML = 0.5;
 
-    public function __construct(public float $cm2, public float $filmMicrons, public float $solids, public float $transfer, public float $thinnerPerPaint, public float $neatMl, public float $mixMl) {}
+    public function __construct(public float $cm2, public float $filmMicrons, public float $solids, public float $transfer, public float $thinnerPerPaint, public float $neatMl, public float $mixMl)
+    {
+    }
 
     /**
      * neat [ml] = area [cm²] x dry film of all coats [µm] x 1e-4 / (solids x transfer); the cup is that

@@ -12,7 +12,9 @@ final readonly class Aspect
      * @param  int|null  $untilEpoch  when the hold ends, or the chance closes
      * @param  string  $because  what it waits for, in words
      */
-    public function __construct(public AspectKind $kind, public ?string $step = null, public ?int $fromEpoch = null, public ?int $untilEpoch = null, public string $because = '', public ?Hold $hold = null) {}
+    public function __construct(public AspectKind $kind, public ?string $step = null, public ?int $fromEpoch = null, public ?int $untilEpoch = null, public string $because = '', public ?Hold $hold = null)
+    {
+    }
 
     /**
      * A closing one that may be done now, else any open, else the hold that ends first, else shut.

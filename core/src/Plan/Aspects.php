@@ -9,8 +9,10 @@ use AmberStep\Core\Drying\Room;
 /** Works out how steps and pieces stand at a moment (architecture, Log and plan). */
 final readonly class Aspects
 {
-    /** @param array<string, PlannedStep> $left */
-    public function __construct(private Context $context, private array $left, private Room $room, private int $nowEpoch) {}
+    /** @param  array<string, PlannedStep>  $left */
+    public function __construct(private Context $context, private array $left, private Room $room, private int $nowEpoch)
+    {
+    }
 
     /** @return array<string, Aspect> by piece id, in the user's order */
     public function ofPieces(): array

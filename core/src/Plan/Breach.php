@@ -9,5 +9,7 @@ use AmberStep\Core\Log\Event;
 /** Something that was done while a hold forbade it. It is recorded, never refused: it happened. */
 final readonly class Breach
 {
-    public function __construct(public Event $event, public Hold $hold) {}
+    public function __construct(public Event $event, public Hold $hold)
+    {
+    }
 }

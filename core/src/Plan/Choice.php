@@ -19,7 +19,9 @@ use AmberStep\Core\Material\Substrate;
 /** Chooses primers, varnishes and washes from the shelf, so that the compiler's own layers never clash. */
 final readonly class Choice
 {
-    public function __construct(private Shelf $shelf, private HouseRules $house) {}
+    public function __construct(private Shelf $shelf, private HouseRules $house)
+    {
+    }
 
     /**
      * The primer for a piece: one that every material of it takes and every colour on it gets on with.

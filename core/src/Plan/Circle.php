@@ -11,7 +11,9 @@ final readonly class Circle
      * @param  non-empty-list<Constraint>  $chain
      * @param  Constraint  $dropped  the one that was left out so that there is a plan at all
      */
-    public function __construct(public array $chain, public Constraint $dropped) {}
+    public function __construct(public array $chain, public Constraint $dropped)
+    {
+    }
 
     public function isOfMusts(): bool
     {

@@ -13,7 +13,6 @@ use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\Log;
 use AmberStep\Core\Log\Surface;
 use AmberStep\Core\Material\Shelf;
-use AmberStep\Core\Rule\Finding;
 use AmberStep\Core\Rule\RuleBook;
 use AmberStep\Core\Schedule\Calendar;
 
@@ -23,9 +22,11 @@ final class Compiler
     /** A breach of less than this is the thickness of a thumb. */
     private const GRACE_SECONDS = 60;
 
-    public function __construct(private readonly ?RuleBook $book = null) {}
+    public function __construct(private readonly ?RuleBook $book = null)
+    {
+    }
 
-    /** @param list<Event> $events */
+    /** @param  list<Event>  $events */
     public function compile(Kit $kit, HouseRules $house, Shelf $shelf, array $events, Room $room, Calendar $calendar, int $nowEpoch): Plan
     {
         $rules = $this->book ?? RuleBook::ofTheTrade();

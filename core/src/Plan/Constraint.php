@@ -7,5 +7,7 @@ namespace AmberStep\Core\Plan;
 /** One step before another, with the rule that says so and why. */
 final readonly class Constraint
 {
-    public function __construct(public string $before, public string $after, public Strength $strength, public string $rule, public string $sentence) {}
+    public function __construct(public string $before, public string $after, public Strength $strength, public string $rule, public string $sentence)
+    {
+    }
 }

@@ -22,7 +22,8 @@ final readonly class Context
         public Surface $surface,
         public Room $room,
         public int $nowEpoch,
-    ) {}
+    ) {
+    }
 
     public function areaName(string $areaId): string
     {

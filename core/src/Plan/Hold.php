@@ -22,7 +22,8 @@ final readonly class Hold
         public string $rule,
         public string $because,
         public ?Wait $wait = null,
-    ) {}
+    ) {
+    }
 
     public function covers(int $epoch): bool
     {

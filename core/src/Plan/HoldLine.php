@@ -9,7 +9,9 @@ use AmberStep\Core\Document\Instant;
 /** The holds that run now and stand in the way of a next step, and the chances that close. */
 final readonly class HoldLine
 {
-    public function __construct(private Context $context, private Aspects $aspects) {}
+    public function __construct(private Context $context, private Aspects $aspects)
+    {
+    }
 
     /**
      * @param  array<string, PlannedStep>  $left

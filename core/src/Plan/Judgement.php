@@ -11,13 +11,15 @@ use AmberStep\Core\Rule\RuleBook;
 /** Hears all judging rules, and sets aside what a remedy answers and what the user has accepted. */
 final readonly class Judgement
 {
-    public function __construct(private RuleBook $rules) {}
+    public function __construct(private RuleBook $rules)
+    {
+    }
 
     /** @return list<Finding> stops first; one for each rule and set of targets */
     public function findings(Outlook $outlook): array
     {
         $kit = $outlook->context->kit;
-        $answered = array_fill_keys(array_filter(array_map(static fn ($i): ?string => $i->answers, $kit->inserted)), true);
+        $answered = array_fill_keys(array_filter(array_map(static fn ($i): string => $i->answers ?? '', $kit->inserted), static fn (string $key): bool => $key !== ''), true);
         $findings = [];
         foreach ($this->rules->judges as $rule) {
             foreach ($rule->judge($outlook) as $finding) {

@@ -22,7 +22,9 @@ use AmberStep\Core\Material\Substrate;
 /** From intent to layers: what has to lie on each area, bottom to top, so that it looks as wanted. */
 final class LayerPlanner
 {
-    public function __construct(private readonly Kit $kit, private readonly HouseRules $house, private readonly Shelf $shelf, private readonly Choice $choice, private readonly Pins $pins) {}
+    public function __construct(private readonly Kit $kit, private readonly HouseRules $house, private readonly Shelf $shelf, private readonly Choice $choice, private readonly Pins $pins)
+    {
+    }
 
     /**
      * @param  non-empty-list<Area>  $areas  painted areas of one piece and phase
@@ -135,7 +137,7 @@ final class LayerPlanner
         }
     }
 
-    /** @param non-empty-list<Area> $areas */
+    /** @param  non-empty-list<Area>  $areas */
     private function primer(array $areas, Piece $piece): ?Wanted
     {
         $substrates = $next = $under = [];

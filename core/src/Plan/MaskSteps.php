@@ -21,7 +21,9 @@ final readonly class MaskSteps
 
     public const BARE = 'bare';
 
-    public function __construct(private Kit $kit, private HouseRules $house, private Breakdown $breakdown, private Pins $pins) {}
+    public function __construct(private Kit $kit, private HouseRules $house, private Breakdown $breakdown, private Pins $pins)
+    {
+    }
 
     /**
      * Joint faces glued after paint are kept bare, where cement or a load needs them bare (rule joint-faces-bare).
@@ -78,7 +80,7 @@ final readonly class MaskSteps
         }
         $order = array_keys($places);
         for ($i = 0; $i < count($order) - 1; $i++) {
-            $colour = (string) $order[$i];
+            $colour = $order[$i];
             $ids = array_map(static fn (Area $a): string => $a->id, $byColour[$colour]);
             if ($this->pins->present(Operation::Mask, $colour, $piece->id, ...$ids) === false) {
                 continue;
@@ -90,7 +92,7 @@ final readonly class MaskSteps
         }
     }
 
-    /** @param list<string> $ids */
+    /** @param  list<string>  $ids */
     private function pair(StepSet $steps, Piece $piece, string $purpose, array $ids, Medium $medium, int $on, int $off, string $phase): void
     {
         $steps->add(new Step($piece->id, Operation::Mask, $purpose, 1, 1, $piece->id, $ids, $on, $piece->position, $phase, medium: $medium));
@@ -100,7 +102,7 @@ final readonly class MaskSteps
     /**
      * Areas sprayed while the mask is on.
      *
-     * @param  list<int|string>  $order  colours of the piece, first sprayed first
+     * @param  list<string>  $order  colours of the piece, first sprayed first
      * @param  array<string, non-empty-list<Area>>  $byColour
      * @return list<string>
      */
@@ -108,7 +110,7 @@ final readonly class MaskSteps
     {
         $ids = [];
         foreach (array_slice($order, $i + 1) as $colour) {
-            array_push($ids, ...array_map(static fn (Area $a): string => $a->id, $byColour[(string) $colour]));
+            array_push($ids, ...array_map(static fn (Area $a): string => $a->id, $byColour[$colour]));
         }
 
         return $ids;

@@ -27,7 +27,8 @@ final readonly class Outlook
         public array $events,
         public array $breaches,
         public array $circles,
-    ) {}
+    ) {
+    }
 
     /** @return list<Layer> all layers an area will have, oldest first; planned ones say so */
     public function stack(string $areaId): array
@@ -40,7 +41,11 @@ final readonly class Outlook
         return isset($this->left[$key]);
     }
 
-    /** The steps of a planned layer. @return list<string> keys */
+    /**
+     * The steps of a planned layer.
+     *
+     * @return list<string> keys
+     */
     public function stepsOf(Layer $layer): array
     {
         $keys = [];

@@ -15,7 +15,9 @@ final readonly class Piece
      * @param  non-empty-list<Part>  $parts
      * @param  list<Area>  $areas
      */
-    public function __construct(public string $id, public string $name, public int $position, public array $parts, public array $areas, public ?string $heldBy) {}
+    public function __construct(public string $id, public string $name, public int $position, public array $parts, public array $areas, public ?string $heldBy)
+    {
+    }
 
     public function isFragile(): bool
     {

@@ -31,7 +31,8 @@ final readonly class Plan
         public array $holds,
         public int $nowEpoch,
         public Surface $final,
-    ) {}
+    ) {
+    }
 
     /**
      * Plans what is left on top of what is really there.

@@ -22,7 +22,8 @@ final readonly class PlannedStep
         public array $holds,
         public array $waitsOn,
         public array $reasons,
-    ) {}
+    ) {
+    }
 
     /** The first moment from $epoch on at which no hold forbids it. */
     public function openFrom(int $epoch): int
@@ -30,7 +31,7 @@ final readonly class PlannedStep
         return self::firstFree($this->holds, $epoch);
     }
 
-    /** @param list<Hold> $holds */
+    /** @param  list<Hold>  $holds */
     public static function firstFree(array $holds, int $epoch): int
     {
         do {

@@ -118,7 +118,7 @@ final class Scheduler
      */
     private function next(array $candidates, int $now): array
     {
-        for (;;) {
+        for (; ;) {
             $closing = $loaded = $first = null;
             $later = PHP_INT_MAX;
             foreach ($candidates as $key => $step) {

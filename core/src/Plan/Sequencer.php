@@ -90,7 +90,7 @@ final class Sequencer
         return array_flip(array_keys($steps));
     }
 
-    /** @param array<string, Step> $left steps that are stuck */
+    /** @param  array<string, Step>  $left steps that are stuck */
     private function breakCircle(array $left): Constraint
     {
         $chain = $this->findCircle($left);
@@ -122,7 +122,7 @@ final class Sequencer
             $seen[$key] = count($path);
             $stuck = array_intersect_key($this->before[$key] ?? [], $left);
             ksort($stuck);
-            $path[] = $constraint = reset($stuck) ?: throw new \LogicException('a stuck step waits on nothing');
+            $path[] = $constraint = array_values($stuck)[0] ?? throw new \LogicException('a stuck step waits on nothing');
             $key = $constraint->before;
         }
         $circle = array_reverse(array_slice($path, $seen[$key]));

@@ -79,7 +79,11 @@ final readonly class Step
         return $this->fault !== null || $this->inserted !== null;
     }
 
-    /** Same step on fewer targets: the others have it already. @param list<string> $targets */
+    /**
+     * Same step on fewer targets: the others have it already.
+     *
+     * @param  list<string>  $targets
+     */
     public function on(array $targets): self
     {
         return new self($this->target, $this->operation, $this->purpose, $this->n, $this->of, $this->pieceId, $targets, $this->rank, $this->position, $this->phase, $this->jointId, $this->product, $this->coatKind, $this->medium, $this->title, $this->waitsFor, $this->waitFactor, $this->inserted, $this->fault);

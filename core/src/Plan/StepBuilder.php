@@ -60,7 +60,6 @@ final class StepBuilder
         ksort($phases);
         $masks = new MaskSteps($this->kit, $this->house, $this->breakdown, $this->pins);
         foreach ($phases as $phase => $areas) {
-            $phase = (string) $phase;
             $this->prepare($piece, $phase, $areas);
             $masks->faces($this->steps, $piece, $phase);
             $places = $this->colours->onPiece($areas, $this->surface);
@@ -81,7 +80,7 @@ final class StepBuilder
         return $joint !== null && $this->breakdown->closesBeforePaint($joint->id) ? $joint->id : '';
     }
 
-    /** @param non-empty-list<Area> $areas */
+    /** @param  non-empty-list<Area>  $areas */
     private function prepare(Piece $piece, string $phase, array $areas): void
     {
         $ids = array_map(static fn (Area $a): string => $a->id, $areas);

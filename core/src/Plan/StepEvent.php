@@ -24,7 +24,7 @@ final class StepEvent
             $id, $kind, $atEpoch, $recordedEpoch, $step->targets, $step->operation, $step->purpose,
             product: $step->product?->id, coatKind: $step->coatKind, medium: $step->medium,
             wipe: $step->inserted?->wipe, found: $step->operation === Operation::Inspect ? 0 : null,
-            cabinetC: $step->operation === Operation::Cabinet ? ($step->inserted?->cabinetC ?? 45.0) : null, stepKey: $step->key,
+            cabinetC: $step->operation === Operation::Cabinet ? ($step->inserted->cabinetC ?? 45.0) : null, stepKey: $step->key,
         );
     }
 

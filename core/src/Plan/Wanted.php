@@ -10,7 +10,9 @@ use AmberStep\Core\Material\Product;
 /** A layer the finish wants on one area: so many coats of a product for a purpose. */
 final readonly class Wanted
 {
-    public function __construct(public Operation $operation, public string $purpose, public ?Product $product, public int $coats, public CoatKind $first, public CoatKind $rest) {}
+    public function __construct(public Operation $operation, public string $purpose, public ?Product $product, public int $coats, public CoatKind $first, public CoatKind $rest)
+    {
+    }
 
     public function kind(int $n): CoatKind
     {

@@ -18,7 +18,9 @@ final class WantedStack
     /** @var list<Wanted> */
     private array $wanted = [];
 
-    public function __construct(private readonly Pins $pins, private readonly Area $area, private readonly string $pieceId, private readonly Shelf $shelf) {}
+    public function __construct(private readonly Pins $pins, private readonly Area $area, private readonly string $pieceId, private readonly Shelf $shelf)
+    {
+    }
 
     public function add(Operation $operation, string $purpose, Product $product, int $coats, CoatKind $first, CoatKind $rest): void
     {

@@ -13,7 +13,9 @@ use AmberStep\Core\Log\Surface;
 /** The model as it is, or as it will be by then, with its clocks: what hold rules look at. */
 final readonly class World
 {
-    public function __construct(public Kit $kit, public Breakdown $breakdown, public Surface $surface, public Waits $waits) {}
+    public function __construct(public Kit $kit, public Breakdown $breakdown, public Surface $surface, public Waits $waits)
+    {
+    }
 
     public function state(string $areaId): AreaState
     {

@@ -71,7 +71,7 @@ final class ClearGlueThenMask implements Judges, OrdersSteps
         }
     }
 
-    /** @param non-empty-list<string> $panes */
+    /** @param  non-empty-list<string>  $panes */
     private function again(string $key, Joint $joint, array $panes): Fix
     {
         $off = new Inserted(Id::from($key, 'off'), Operation::Unmask, $panes, "Take the mask off before {$joint->name} is glued", 'glue', answers: $key);

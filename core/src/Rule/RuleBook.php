@@ -16,7 +16,7 @@ final readonly class RuleBook
     /** @var list<Judges> */
     public array $judges;
 
-    /** @param list<Rule> $rules */
+    /** @param  list<Rule>  $rules */
     public function __construct(public array $rules)
     {
         $this->orders = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof OrdersSteps));

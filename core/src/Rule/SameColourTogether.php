@@ -8,8 +8,8 @@ use AmberStep\Core\Plan\Constraint;
 use AmberStep\Core\Plan\Context;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
-use AmberStep\Core\Plan\Strength;
 use AmberStep\Core\Plan\Step;
+use AmberStep\Core\Plan\Strength;
 
 /** Areas of one colour on different pieces are sprayed together, from one mix: shade differs by batch, coats and weather. */
 final class SameColourTogether implements Judges, OrdersSteps
@@ -41,7 +41,7 @@ final class SameColourTogether implements Judges, OrdersSteps
         foreach ($outlook->circles as $circle) {
             if ($circle->dropped->strength === Strength::SameColourThatMustMatch) {
                 $step = $outlook->context->steps->find($circle->dropped->after);
-                yield new Finding($this->id(), Severity::Think, 'A colour that must match is sprayed twice', 'Another order keeps its pieces apart: keep enough of one mix for both sprayings.', [$step->counted() ?? '', $step->pieceId ?? ''], [$circle->dropped->before, $circle->dropped->after]);
+                yield new Finding($this->id(), Severity::Think, 'A colour that must match is sprayed twice', 'Another order keeps its pieces apart: keep enough of one mix for both sprayings.', [$step === null ? '' : $step->counted(), $step === null ? '' : $step->pieceId], [$circle->dropped->before, $circle->dropped->after]);
             }
         }
         yield from $this->leftForAnotherDay($outlook);

@@ -72,13 +72,16 @@ final class Say
         ))]);
     }
 
-    /** @param list<Fix|null> $fixes @return list<Fix> */
+    /**
+     * @param  list<Fix|null>  $fixes
+     * @return list<Fix>
+     */
     public static function fixes(array $fixes): array
     {
         return array_values(array_filter($fixes));
     }
 
-    /** @param list<string> $names */
+    /** @param  list<string>  $names */
     public static function listed(array $names): string
     {
         $names = array_values(array_unique($names));

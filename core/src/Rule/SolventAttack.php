@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule;
 
 use AmberStep\Core\Document\Id;
-use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Inserted;

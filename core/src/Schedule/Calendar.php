@@ -22,8 +22,10 @@ final class Calendar
     /** Minutes: work longer than this is begun in the first session and carried on. */
     private const LONGEST_SESSION = 240;
 
-    /** @param array<string, list<array{int, int}>> $sessions minutes of the day from and until, by weekday */
-    public function __construct(public readonly array $sessions, public readonly DateTimeZone $zone, public readonly ?int $atBenchUntilEpoch = null, public readonly ?int $nowEpoch = null) {}
+    /** @param  array<string, list<array{int, int}>>  $sessions minutes of the day from and until, by weekday */
+    public function __construct(public readonly array $sessions, public readonly DateTimeZone $zone, public readonly ?int $atBenchUntilEpoch = null, public readonly ?int $nowEpoch = null)
+    {
+    }
 
     /** Weekdays 19:00 to 21:00, Saturday 10:00 to 16:00. */
     public static function usual(DateTimeZone $zone): self

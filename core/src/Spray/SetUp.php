@@ -20,7 +20,9 @@ final readonly class SetUp
      * @param  array{float, float}|null  $distanceCm
      * @param  float|null  $pressureBar  working pressure, trigger down
      */
-    private function __construct(public string $ratio, public string $thinner, public ?float $pressureBar, public ?array $distanceCm, public ?float $nozzleMm, public CoatKind $coat, public Amount $amount) {}
+    private function __construct(public string $ratio, public string $thinner, public ?float $pressureBar, public ?array $distanceCm, public ?float $nozzleMm, public CoatKind $coat, public Amount $amount)
+    {
+    }
 
     /** Flow of mix, ml/min, by nozzle. */
     private const FLOW = ['0.2' => 0.2, '0.35' => 0.4, '0.5' => 1.0];

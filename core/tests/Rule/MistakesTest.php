@@ -14,7 +14,7 @@ use Symfony\Component\Yaml\Yaml;
 /** Mistakes people make, pinned or logged off plan: caught, with fixes that work and break nothing else. */
 final class MistakesTest extends TestCase
 {
-    /** @param array<string, mixed> $said */
+    /** @param  array<string, mixed>  $said */
     #[DataProvider('mistakes')]
     public function test_a_mistake_is_caught_and_each_fix_puts_it_right(array $said): void
     {

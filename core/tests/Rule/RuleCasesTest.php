@@ -13,7 +13,7 @@ use Symfony\Component\Yaml\Yaml;
 /** Each rule on the smallest kit that shows it, and on one where it must be silent. */
 final class RuleCasesTest extends TestCase
 {
-    /** @param array<string, mixed> $case */
+    /** @param  array<string, mixed>  $case */
     #[DataProvider('cases')]
     public function test_a_rule_speaks_where_it_should_and_is_silent_where_it_should(string $rule, array $case): void
     {

@@ -16,7 +16,7 @@ use Symfony\Component\Yaml\Yaml;
 /** Builds at some moment, with what the product has to say of them in words. */
 final class ScenarioTest extends TestCase
 {
-    /** @param array<string, mixed> $said */
+    /** @param  array<string, mixed>  $said */
     #[DataProvider('scenarios')]
     public function test_a_scenario_comes_out_as_written(array $said): void
     {

@@ -35,7 +35,7 @@ final class Build
 
     public readonly DateTimeZone $zone;
 
-    /** @param array<string, mixed> $said */
+    /** @param  array<string, mixed>  $said */
     public function __construct(private readonly array $said)
     {
         $this->names = new Names;
@@ -48,7 +48,7 @@ final class Build
         }
     }
 
-    /** @param array<string, mixed> $event {at, do, on, for, with, coat, ...} */
+    /** @param  array<string, mixed>  $event {at, do, on, for, with, coat, ...} */
     public function record(array $event): Event
     {
         $id = sprintf('01E0000000%016d', count($this->events) + 1);
@@ -57,7 +57,7 @@ final class Build
         return $made;
     }
 
-    /** @param array<string, list<array<int, array<string, mixed>>>> $edits */
+    /** @param  array<string, list<array<int, array<string, mixed>>>>  $edits */
     public function plan(?Kit $kit = null, ?int $minutes = 90): Plan
     {
         $calendar = Calendar::usual($this->zone);
@@ -65,7 +65,7 @@ final class Build
         return Plan::compile($kit ?? $this->kit, new HouseRules, $this->shelf, $this->events, $this->room(), $minutes === null ? $calendar : $calendar->atBench($this->now, $minutes), $this->now);
     }
 
-    /** @param list<Edit> $edits */
+    /** @param  list<Edit>  $edits */
     public function edit(array $edits): void
     {
         $this->kit = $this->kit->apply($edits);

@@ -12,10 +12,12 @@ use Closure;
 /** Reads an event written as {at: "18:52", do: colour, on: [upper], for: sea grey, with: sea grey, coat: mist}. */
 final class EventWords
 {
-    /** @param Closure(string): int $at */
-    public function __construct(private readonly Names $names, private readonly Closure $at) {}
+    /** @param  Closure(string): int  $at */
+    public function __construct(private readonly Names $names, private readonly Closure $at)
+    {
+    }
 
-    /** @param array<string, mixed> $said */
+    /** @param  array<string, mixed>  $said */
     public function event(array $said, string $id): Event
     {
         $at = ($this->at)($said['at']);

@@ -12,9 +12,11 @@ final class KitWords
 {
     private const INTENT = ['colour', 'insideColour', 'ground', 'preshade', 'decals', 'wash', 'sheen', 'polish'];
 
-    public function __construct(private readonly Names $names, private readonly DateTimeZone $zone) {}
+    public function __construct(private readonly Names $names, private readonly DateTimeZone $zone)
+    {
+    }
 
-    /** @param array<string, mixed> $said */
+    /** @param  array<string, mixed>  $said */
     public function kit(array $said): Kit
     {
         $kit = $said['kit'];

@@ -32,7 +32,7 @@ final class Paints
         'acrylic wash' => ['water-acrylic', 'wash', '#3F352B', []],
     ];
 
-    /** @param list<string> $without */
+    /** @param  list<string>  $without */
     public static function shelf(Names $names, array $without = []): Shelf
     {
         $products = [];
