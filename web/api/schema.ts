@@ -983,6 +983,7 @@ export interface components {
             list: string;
             id?: components["schemas"]["Id"];
             field?: string;
+            /** @description Anything the field takes. */
             value?: unknown;
         };
         Fix: {

@@ -43,7 +43,7 @@ export function FindingCard({ buildId, finding, apply }: Props): ReactElement {
                     You accept it: <strong>{finding.accepted}</strong>
                 </p>
             )}
-            {finding.accepted === null && (
+            {finding.accepted === null && (finding.fixes.length > 0 || finding.severity !== 'note') && (
                 <div className="finding-presses">
                     {finding.fixes.map((fix) => (
                         <Button key={fix.title} data-small aria-expanded={shown?.fix.title === fix.title} onClick={() => void look(fix)}>

@@ -20,7 +20,8 @@ export function Findings({ buildId, plan }: { buildId: string; plan: Plan }): Re
         await queries.invalidateQueries();
     };
     const apply = (title: string, edits: Edit[]): Promise<void> => run(() => api.post(`builds/${buildId}/changes`, { title, edits }, match));
-    const open = plan.findings.filter((f) => f.accepted === null);
+    const open = plan.findings.filter((f) => f.accepted === null && f.severity !== 'note');
+    const notes = plan.findings.filter((f) => f.accepted === null && f.severity === 'note');
     const accepted = plan.findings.filter((f) => f.accepted !== null);
 
     return (
@@ -49,6 +50,16 @@ export function Findings({ buildId, plan }: { buildId: string; plan: Plan }): Re
             {open.map((finding) => (
                 <FindingCard key={finding.key} buildId={buildId} finding={finding} apply={apply} />
             ))}
+            {notes.length > 0 && (
+                <details className="notes">
+                    <summary>
+                        {notes.length === 1 ? '1 thing' : `${notes.length} things`} worth knowing
+                    </summary>
+                    {notes.map((finding) => (
+                        <FindingCard key={finding.key} buildId={buildId} finding={finding} apply={apply} />
+                    ))}
+                </details>
+            )}
             {accepted.length > 0 && <h2 className="findings-accepted">Accepted as they are</h2>}
             {accepted.map((finding) => (
                 <FindingCard key={finding.key} buildId={buildId} finding={finding} apply={apply} />

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Tests\Support\BrowserTestCase;
+
+/** Every view in both surrounds: accessible, and nothing wider than the window. */
+final class LookTest extends BrowserTestCase
+{
+    public function test_each_view_is_clean_under_axe_in_both_surrounds(): void
+    {
+        foreach (['day', 'booth'] as $surround) {
+            $this->browser->driver->get($this->server->address().'/mark.svg');
+            $this->browser->script('localStorage.setItem("amber.surround", arguments[0])', [$surround]);
+            foreach (['bench', 'layers', 'log'] as $station) {
+                $this->go($station);
+                self::assertSame([], $this->browser->axe(), "{$station} in {$surround}");
+            }
+        }
+    }
+
+    public function test_sheets_are_clean_under_axe(): void
+    {
+        $this->go('bench');
+        foreach (['[data-testid="wrong"]', '[data-testid="earlier"]', '.edge-room', '.stations-foot', '.edge-tabs button'] as $opener) {
+            $this->browser->click($opener);
+            $this->browser->see('[role="dialog"]');
+            self::assertSame([], $this->browser->axe(), $opener);
+            $this->browser->click('.sheet-close');
+            $this->browser->until(fn (): bool => $this->browser->count('[role="dialog"]') === 0, "{$opener} does not close");
+        }
+    }
+
+    public function test_nothing_is_wider_than_the_window(): void
+    {
+        foreach ([[1280, 800], [820, 1180]] as [$width, $height]) {
+            $this->browser->size($width, $height);
+            foreach (['bench', 'layers', 'log'] as $station) {
+                $this->go($station);
+                self::assertLessThanOrEqual($width, $this->browser->script('return document.documentElement.scrollWidth'), "{$station} at {$width}");
+            }
+        }
+    }
+
+    public function test_the_page_keeps_its_own_rules_about_what_it_loads(): void
+    {
+        $this->go('bench');
+        $errors = array_filter($this->browser->driver->manage()->getLog('browser'), static fn (array $line): bool => $line['level'] === 'SEVERE');
+
+        self::assertSame([], array_column($errors, 'message'));
+    }
+}

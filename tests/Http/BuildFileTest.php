@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Http;
+
+use App\Models\Build;
+use App\Models\Event;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
+use Tests\Support\AppTestCase;
+
+final class BuildFileTest extends AppTestCase
+{
+    private function exported(?string $id = null): string
+    {
+        return (string) $this->get('/api/builds/'.($id ?? $this->buildId()).'/export')->assertOk()->getContent();
+    }
+
+    public function test_export_import_export_gives_the_same_bytes(): void
+    {
+        $first = $this->exported();
+        $this->send('POST', '/api/builds?mode=replace', json_decode($first, true))->assertCreated();
+
+        self::assertSame($first, $this->exported());
+    }
+
+    public function test_the_file_keeps_to_its_schema(): void
+    {
+        $result = (new Validator)->validate(json_decode($this->exported()), (string) file_get_contents(__DIR__.'/../../docs/format/build-1.schema.json'));
+
+        self::assertTrue($result->isValid(), (string) json_encode($result->error() === null ? '' : (new ErrorFormatter)->format($result->error())));
+    }
+
+    public function test_a_build_that_is_here_is_asked_about_and_a_copy_stands_beside_it(): void
+    {
+        $file = json_decode($this->exported(), true);
+        $this->send('POST', '/api/builds', $file)->assertConflict()->assertJsonPath('error.there.choices', ['replace', 'copy']);
+        $copy = $this->send('POST', '/api/builds?mode=copy', $file)->assertCreated()->json('build');
+
+        self::assertSame(2, Build::query()->count());
+        self::assertSame('Corvane S.4 Shearwater, copy', $copy['name']);
+        self::assertSame(2 * count($file['events']), Event::query()->count());
+        self::assertSame([], array_intersect(array_column(json_decode($this->exported($copy['id']), true)['events'], 'id'), array_column($file['events'], 'id')));
+    }
+
+    public function test_damaged_files_are_refused_with_the_place_and_nothing_changes(): void
+    {
+        $good = json_decode($this->exported(), true);
+        $damage = [
+            'format' => fn (array $f): array => [...$f, 'format' => 99],
+            'kit.areas[0].part' => function (array $f): array {
+                $f['kit']['areas'][0]['part'] = self::ulid(5);
+
+                return [...$f, 'id' => self::ulid(1)];
+            },
+            'events[3].kind' => function (array $f): array {
+                $f['events'][3]['kind'] = 'flew';
+
+                return $f;
+            },
+            'products[0].swatch' => function (array $f): array {
+                $f['products'][0]['swatch'] = 'grey';
+
+                return $f;
+            },
+            'kit.areas[1].nmae' => function (array $f): array {
+                $f['kit']['areas'][1]['nmae'] = 'x';
+
+                return $f;
+            },
+        ];
+        $before = [Build::query()->count(), Event::query()->count()];
+        foreach ($damage as $place => $spoil) {
+            $problems = $this->send('POST', '/api/builds?mode=replace', $spoil($good))->assertUnprocessable()->json('error.problems');
+            self::assertContains(str_replace('kit.', '', $place), array_map(static fn (array $p): string => str_replace('kit.', '', $p['path']), $problems), $place);
+        }
+        self::assertSame($before, [Build::query()->count(), Event::query()->count()]);
+    }
+}

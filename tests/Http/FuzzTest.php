@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Http;
+
+use App\Models\Event;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\Support\AppTestCase;
+
+/** Whatever is sent, no answer is a 500 and nothing is half written. */
+final class FuzzTest extends AppTestCase
+{
+    private const ROUNDS = 60;
+
+    private const JUNK = [null, true, -1, 0, 1e308, -0.5, 9007199254740993, '', 'x', '../../x', "\u{202E}", '01T00000000000000000000001', [], [[]], ['a' => ['b' => []]], '2026-13-45T99:99:99Z', '9999-12-31T23:59:59Z', '🛩'];
+
+    public function test_no_route_answers_500_to_wrong_types_absent_fields_huge_numbers_and_broken_text(): void
+    {
+        $random = new Randomizer(new Mt19937(20260303));
+        $id = $this->buildId();
+        $event = [...$this->bench()['current']['event'], 'id' => self::ulid(1), 'at' => self::NOW];
+        $edit = ['title' => 'x', 'edits' => [['op' => 'set', 'list' => 'areas', 'id' => self::ulid(1), 'field' => 'name', 'value' => 'x']]];
+        $file = json_decode((string) $this->get("/api/builds/{$id}/export")->getContent(), true);
+        $routes = [
+            ['POST', "/api/builds/{$id}/events", $event], ['POST', "/api/builds/{$id}/preview", $edit], ['POST', "/api/builds/{$id}/changes", $edit],
+            ['POST', "/api/builds/{$id}/changes/".self::ulid(4).'/undo', []], ['POST', '/api/readings', ['temperatureC' => 20, 'humidity' => 0.5]],
+            ['PUT', '/api/room/source', ['source' => 'typed']], ['POST', '/api/builds?mode=copy', $file],
+        ];
+        foreach ($routes as [$method, $path, $body]) {
+            for ($i = 0; $i < ($path === '/api/builds?mode=copy' ? 12 : self::ROUNDS); $i++) {
+                $sent = (string) json_encode((object) $this->spoil($body, $random), JSON_PARTIAL_OUTPUT_ON_ERROR);
+                if ($random->getInt(1, 8) === 1) {
+                    $sent = substr($sent, 0, $random->getInt(0, strlen($sent)))."\xFF\xFE";
+                }
+                $status = $this->call($method, $path, [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_IF_MATCH' => (string) $random->getInt(0, 3)], $sent)->getStatusCode();
+                self::assertLessThan(500, $status, "{$method} {$path} with {$sent}");
+            }
+        }
+        foreach (['minutes=abc', 'minutes=-1', 'minutes[]=1', 'minutes=99999999999999999999', 'from[a]=x', 'mode[]=1', '%FF=%FE'] as $query) {
+            foreach (["/api/builds/{$id}/bench", "/api/builds/{$id}/log", '/api/builds/%FF/plan', '/api/frame'] as $path) {
+                self::assertLessThan(500, $this->call('GET', "{$path}?{$query}")->getStatusCode(), "{$path}?{$query}");
+            }
+        }
+        foreach (Event::query()->where('id', self::ulid(1))->get() as $stored) {
+            self::assertSame($id, $stored->build_id);
+        }
+        self::assertSame(200, $this->get("/api/builds/{$id}/bench")->getStatusCode(), 'what was taken can still be planned');
+        self::assertSame(200, $this->get('/api/frame')->getStatusCode());
+    }
+
+    /**
+     * @param  array<mixed>  $body
+     * @return array<mixed>
+     */
+    private function spoil(array $body, Randomizer $random): array
+    {
+        $keys = array_keys($body);
+        if ($keys === []) {
+            return ['x' => self::JUNK[$random->getInt(0, count(self::JUNK) - 1)]];
+        }
+        $key = $keys[$random->getInt(0, count($keys) - 1)];
+        if (is_array($body[$key]) && $body[$key] !== [] && $random->getInt(1, 3) > 1) {
+            $body[$key] = $this->spoil($body[$key], $random);
+        } elseif ($random->getInt(1, 4) === 1) {
+            unset($body[$key]);
+        } else {
+            $body[$key] = self::JUNK[$random->getInt(0, count(self::JUNK) - 1)];
+        }
+
+        return $body;
+    }
+}

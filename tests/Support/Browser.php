@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverDimension;
+use Facebook\WebDriver\WebDriverExpectedCondition;
+use RuntimeException;
+
+/** Headless Chromium through ChromeDriver; waits for conditions, never for time. */
+final class Browser
+{
+    private const FLAGS = ['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars', '--force-device-scale-factor=1', '--disable-dev-shm-usage'];
+
+    private const WAIT_SECONDS = 12;
+
+    /** @var resource|null */
+    private static $chromeDriver;
+
+    private static int $port = 0;
+
+    private function __construct(public readonly RemoteWebDriver $driver) {}
+
+    public static function open(int $width = 1280, int $height = 800): self
+    {
+        self::startDriver();
+        $options = (new ChromeOptions)->addArguments([...self::FLAGS, '--user-data-dir='.sys_get_temp_dir().'/amber-chrome-'.bin2hex(random_bytes(6))]);
+        $options->setBinary('/usr/bin/chromium');
+        $wanted = DesiredCapabilities::chrome();
+        $wanted->setCapability(ChromeOptions::CAPABILITY, $options);
+        $browser = new self(RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $wanted, 30000, 60000));
+        $browser->size($width, $height);
+
+        return $browser;
+    }
+
+    /** Sets the inside of the window, in px. */
+    public function size(int $width, int $height): void
+    {
+        $this->driver->manage()->window()->setSize(new WebDriverDimension($width, $height));
+        [$w, $h] = $this->script('return [window.innerWidth, window.innerHeight]');
+        $this->driver->manage()->window()->setSize(new WebDriverDimension(2 * $width - $w, 2 * $height - $h));
+    }
+
+    public function see(string $css): RemoteWebElement
+    {
+        return $this->driver->wait(self::WAIT_SECONDS, 100)->until(WebDriverExpectedCondition::visibilityOfElementLocated(WebDriverBy::cssSelector($css)), "not seen: {$css}");
+    }
+
+    public function click(string $css): void
+    {
+        $this->driver->wait(self::WAIT_SECONDS, 100)->until(WebDriverExpectedCondition::elementToBeClickable(WebDriverBy::cssSelector($css)), "not to be clicked: {$css}")->click();
+    }
+
+    /** A button or link by its words. */
+    public function press(string $words): void
+    {
+        $by = WebDriverBy::xpath("//*[self::button or self::a][contains(normalize-space(.), '{$words}')]");
+        $this->driver->wait(self::WAIT_SECONDS, 100)->until(WebDriverExpectedCondition::elementToBeClickable($by), "no button says: {$words}")->click();
+    }
+
+    public function seeText(string $css, string $words): void
+    {
+        $this->until(fn (): bool => str_contains($this->text($css), $words), "{$css} does not say \"{$words}\" but \"{$this->text($css)}\"");
+    }
+
+    public function text(string $css): string
+    {
+        return (string) $this->script('return Array.from(document.querySelectorAll(arguments[0])).map(e => e.textContent).join(" | ")', [$css]);
+    }
+
+    public function count(string $css): int
+    {
+        return (int) $this->script('return document.querySelectorAll(arguments[0]).length', [$css]);
+    }
+
+    /** @param callable(): bool $condition */
+    public function until(callable $condition, string $otherwise): void
+    {
+        try {
+            $this->driver->wait(self::WAIT_SECONDS, 100)->until(static fn (): bool => $condition());
+        } catch (\Facebook\WebDriver\Exception\TimeoutException) {
+            throw new RuntimeException($otherwise.' on '.$this->driver->getCurrentURL());
+        }
+    }
+
+    /** Keys to whatever has the focus. */
+    public function keys(string ...$keys): void
+    {
+        $this->driver->getKeyboard()->sendKeys($keys);
+    }
+
+    /** @param list<mixed> $arguments */
+    public function script(string $script, array $arguments = []): mixed
+    {
+        return $this->driver->executeScript($script, $arguments);
+    }
+
+    /** @return list<string> what axe-core finds against WCAG 2.2 AA on the page as it stands */
+    public function axe(): array
+    {
+        $this->script((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+        $found = $this->driver->executeAsyncScript('const done = arguments[0]; axe.run(document, {runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]}).then(r => done(r.violations.map(v => v.id + ": " + v.nodes.map(n => n.html.slice(0, 160) + " " + n.any.map(a => a.message).join("; ")).join(" || "))));');
+
+        return array_values($found);
+    }
+
+    public function close(): void
+    {
+        $this->driver->quit();
+    }
+
+    private static function startDriver(): void
+    {
+        if (is_resource(self::$chromeDriver)) {
+            return;
+        }
+        self::$port = Server::freePort();
+        $process = proc_open(['/usr/bin/chromedriver', '--port='.self::$port], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes);
+        if ($process === false) {
+            throw new RuntimeException('ChromeDriver did not start: install chromium-driver.');
+        }
+        self::$chromeDriver = $process;
+        register_shutdown_function(static function () use ($process): void {
+            proc_terminate($process);
+        });
+        for ($i = 0; $i < 200; $i++) {
+            $socket = @fsockopen('127.0.0.1', self::$port, $errno, $error, 0.2);
+            if ($socket !== false) {
+                fclose($socket);
+
+                return;
+            }
+            usleep(25000);
+        }
+        throw new RuntimeException('ChromeDriver does not answer.');
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use PHPUnit\Framework\TestCase;
+
+/** A browser before the real server with the demo, at a frozen evening. */
+abstract class BrowserTestCase extends TestCase
+{
+    protected const NOW = '2026-03-03T19:05:00Z';
+
+    protected Server $server;
+
+    protected Browser $browser;
+
+    protected string $build;
+
+    protected function setUp(): void
+    {
+        $this->server = new Server(self::NOW);
+        $this->browser = Browser::open();
+        $this->build = $this->server->request('GET', '/api/frame')[1]['builds'][0]['id'];
+    }
+
+    protected function tearDown(): void
+    {
+        $this->browser->close();
+        $this->server->stop();
+    }
+
+    protected function go(string $station): void
+    {
+        $this->browser->driver->get($this->server->address()."/b/{$this->build}/{$station}");
+        $this->browser->see('.card');
+    }
+
+    /** Moves the frozen clock and lets the page hear of it, as it does on coming back into focus. */
+    protected function at(string $instant): void
+    {
+        $this->server->setClock($instant);
+        $this->browser->script('window.dispatchEvent(new Event("focus")); document.dispatchEvent(new Event("visibilitychange"))');
+    }
+
+    /** A build with a mistake in it, as a file: decals, and the gloss under them left out. */
+    protected function fileWithAMistake(): string
+    {
+        $file = $this->server->request('GET', "/api/builds/{$this->build}/export")[1];
+        $file['id'] = '01T00000000000000000000077';
+        $file['kit']['name'] = 'Import Shearwater';
+        $file['kit']['pins'] = [['id' => '01T00000000000000000000078', 'operation' => 'gloss', 'present' => false]];
+        foreach ($file['events'] as $i => $event) {
+            $file['events'][$i]['id'] = sprintf('01T1000000%016d', $i);
+        }
+        if ($file['kit']['house'] === []) {
+            $file['kit']['house'] = new \stdClass;
+        }
+        $name = sys_get_temp_dir().'/amber-'.bin2hex(random_bytes(5)).'.json';
+        file_put_contents($name, json_encode($file));
+
+        return $name;
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use RuntimeException;
+
+/** The real server on a port and a database of its own, in the testing environment, with the demo loaded. */
+final class Server
+{
+    public readonly int $port;
+
+    public readonly string $database;
+
+    /** @var resource|null */
+    private $process;
+
+    private int $group = 0;
+
+    public function __construct(private readonly string $now)
+    {
+        $this->port = self::freePort();
+        $this->database = sys_get_temp_dir().'/amber-'.bin2hex(random_bytes(6)).'.sqlite';
+        foreach (['amber:upgrade', 'amber:demo'] as $command) {
+            exec($this->environment().' '.PHP_BINARY.' '.escapeshellarg(self::root().'/artisan').' '.$command.' 2>&1', $out, $code);
+            if ($code !== 0) {
+                throw new RuntimeException(implode("\n", $out));
+            }
+        }
+        $this->start();
+        $this->setClock($now);
+    }
+
+    public function address(): string
+    {
+        return 'http://127.0.0.1:'.$this->port;
+    }
+
+    public function start(): void
+    {
+        $command = sprintf('exec env %s PHP_CLI_SERVER_WORKERS=4 setsid %s -S 127.0.0.1:%d -t %s %s', $this->environment(), PHP_BINARY, $this->port, escapeshellarg(self::root().'/public'), escapeshellarg(self::root().'/bin/router.php'));
+        $process = proc_open($command, [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes);
+        $this->process = $process === false ? null : $process;
+        for ($i = 0; $i < 200; $i++) {
+            $socket = @fsockopen('127.0.0.1', $this->port, $errno, $error, 0.2);
+            if ($socket !== false) {
+                fclose($socket);
+                $this->group = is_resource($this->process) ? (int) proc_get_status($this->process)['pid'] : 0;
+
+                return;
+            }
+            usleep(25000);
+        }
+        throw new RuntimeException('The server did not start.');
+    }
+
+    /** Kills the whole process group at once, as a power cut would. */
+    public function kill(): void
+    {
+        if ($this->group > 0) {
+            posix_kill(-$this->group, SIGKILL);
+        }
+        if (is_resource($this->process)) {
+            proc_close($this->process);
+        }
+        $this->process = null;
+    }
+
+    public function setClock(string $instant): void
+    {
+        $this->request('POST', '/api/testing/clock', ['now' => $instant]);
+    }
+
+    /**
+     * @param  array<string, mixed>|null  $body
+     * @return array{int, array<string, mixed>} status, 0 where nothing answered, and the answer
+     */
+    public function request(string $method, string $path, ?array $body = null): array
+    {
+        $curl = curl_init($this->address().$path);
+        curl_setopt_array($curl, [CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 20, CURLOPT_HTTPHEADER => ['Content-Type: application/json']]);
+        if ($body !== null) {
+            curl_setopt($curl, CURLOPT_POSTFIELDS, (string) json_encode($body));
+        }
+        $answer = curl_exec($curl);
+        $status = (int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE);
+        $data = is_string($answer) ? json_decode($answer, true) : null;
+
+        return [$answer === false ? 0 : $status, is_array($data) ? $data : []];
+    }
+
+    public function stop(): void
+    {
+        $this->kill();
+        foreach (glob($this->database.'*') ?: [] as $file) {
+            unlink($file);
+        }
+    }
+
+    private function environment(): string
+    {
+        return sprintf('APP_ENV=testing AMBER_NOW=%s DB_DATABASE=%s', escapeshellarg($this->now), escapeshellarg($this->database));
+    }
+
+    public static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0');
+        $name = $socket === false ? '' : (string) stream_socket_get_name($socket, false);
+        if ($socket !== false) {
+            fclose($socket);
+        }
+
+        return (int) substr((string) strrchr($name, ':'), 1);
+    }
+
+    private static function root(): string
+    {
+        return dirname(__DIR__, 2);
+    }
+}
