@@ -37,6 +37,7 @@ final class EveningTest extends BrowserTestCase
         $before = $this->browser->count('.log-day li[data-gone]');
         $this->browser->click('[data-testid="take-back"]');
         $this->browser->until(fn (): bool => $this->browser->count('.log-day li[data-gone]') === $before + 1, 'nothing is taken back');
+        self::assertSame($before + 1, $this->takenBack());
     }
 
     public function test_an_evening_by_keyboard(): void
@@ -70,6 +71,7 @@ final class EveningTest extends BrowserTestCase
         $this->tabTo('[data-testid="take-back"]');
         $this->browser->keys(WebDriverKeys::ENTER);
         $this->browser->until(fn (): bool => $this->browser->count('.log-day li[data-gone]') === $before + 1, 'nothing is taken back');
+        self::assertSame($before + 1, $this->takenBack());
     }
 
     public function test_a_press_is_kept_while_the_server_is_away_and_sent_when_it_is_back(): void
@@ -117,6 +119,7 @@ final class EveningTest extends BrowserTestCase
         $this->browser->press('It has: run or puddle');
         $this->browser->press('Layers');
         $this->browser->seeText('.stages', 'Flat the run');
+        self::assertContains('sand-safe', array_column($this->server->request('GET', "/api/builds/{$this->build}/plan")[1]['holds'], 'kind'));
     }
 
     public function test_a_step_done_earlier_is_recorded_with_its_time(): void
@@ -130,7 +133,15 @@ final class EveningTest extends BrowserTestCase
         $field->clear();
         $field->sendKeys('19:02');
         $this->browser->press('Coat is on, at 19:02');
-        $this->browser->until(fn (): bool => $this->server->request('GET', "/api/builds/{$this->build}/log")[1]['events'][0]['at'] === '2026-03-03T19:02:00Z', 'it is not recorded at 19:02');
+        $at = fn (): string => $this->server->request('GET', "/api/builds/{$this->build}/log")[1]['events'][0]['at'];
+        $this->browser->until(fn (): bool => $at() !== '2026-03-03T19:00:00Z', 'nothing is recorded');
+        self::assertSame('2026-03-03T19:02:00Z', $at());
+    }
+
+    /** Entries of the imported build that no longer stand, by the server. */
+    private function takenBack(): int
+    {
+        return count(array_filter($this->server->request('GET', '/api/builds/01T00000000000000000000077/log')[1]['events'], static fn (array $e): bool => ! $e['standing']));
     }
 
     /** Records three coats, each with its own press. */
@@ -148,7 +159,7 @@ final class EveningTest extends BrowserTestCase
     private function holdRunsAndOpens(): void
     {
         $this->browser->seeText('.hands-off', 'Port float');
-        $this->browser->until(fn (): bool => (bool) $this->browser->script('return [...document.querySelectorAll(".line-hold")].some(b => b.getAttribute("aria-label").includes("Port float")) || document.querySelector(".line-more") !== null'), 'the hold is not on the line');
+        $this->browser->until(fn (): bool => str_contains((string) $this->browser->see('.line-all')->getAttribute('aria-label'), 'Port float'), 'the hold is not on the line');
         $this->at('2026-03-03T19:50:00Z');
         $this->browser->until(fn (): bool => ! str_contains($this->browser->text('.hands-off'), 'Port float'), 'the piece does not open');
     }

@@ -10,7 +10,7 @@ use Tests\Support\AppTestCase;
 
 final class DoorsTest extends AppTestCase
 {
-    /** @param array<string, string> $server */
+    /** @param  array<string, string>  $server */
     private function knock(string $method, string $path, array $server, string $content = ''): TestResponse
     {
         return $this->call($method, $path, [], [], [], $server, $content);

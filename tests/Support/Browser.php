@@ -25,7 +25,9 @@ final class Browser
 
     private static int $port = 0;
 
-    private function __construct(public readonly RemoteWebDriver $driver) {}
+    private function __construct(public readonly RemoteWebDriver $driver)
+    {
+    }
 
     public static function open(int $width = 1280, int $height = 800): self
     {
@@ -80,7 +82,7 @@ final class Browser
         return (int) $this->script('return document.querySelectorAll(arguments[0]).length', [$css]);
     }
 
-    /** @param callable(): bool $condition */
+    /** @param  callable(): bool  $condition */
     public function until(callable $condition, string $otherwise): void
     {
         try {
@@ -96,7 +98,7 @@ final class Browser
         $this->driver->getKeyboard()->sendKeys($keys);
     }
 
-    /** @param list<mixed> $arguments */
+    /** @param  list<mixed>  $arguments */
     public function script(string $script, array $arguments = []): mixed
     {
         return $this->driver->executeScript($script, $arguments);

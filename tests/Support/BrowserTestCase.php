@@ -40,7 +40,7 @@ abstract class BrowserTestCase extends TestCase
     protected function at(string $instant): void
     {
         $this->server->setClock($instant);
-        $this->browser->script('window.dispatchEvent(new Event("focus")); document.dispatchEvent(new Event("visibilitychange"))');
+        $this->browser->script('window.dispatchEvent(new Event("focus"))');
     }
 
     /** A build with a mistake in it, as a file: decals, and the gloss under them left out. */

@@ -45,7 +45,8 @@ export function TurnRound({ bench }: { bench: Bench }): ReactElement {
                     <line x1={x(at)} x2={x(at)} y1="0" y2={height - 22} stroke="var(--ink)" strokeWidth="2.5" />
                 </svg>
             </div>
-            <table className="quiet">
+            <div className="quiet">
+            <table>
                 <caption>What follows, in order of time</caption>
                 <tbody>
                     {bench.follows.map((step) => (
@@ -57,6 +58,7 @@ export function TurnRound({ bench }: { bench: Bench }): ReactElement {
                     ))}
                 </tbody>
             </table>
+            </div>
             <ol className="turn-list" aria-hidden="true">
                 {bench.follows.slice(1, 5).map((step) => (
                     <li key={step.key}>

@@ -34,7 +34,8 @@ export function StackColumn({ stack }: { stack: Stack }): ReactElement {
                 })}
                 <line x1="-4" x2={WIDTH} y1={top(real) - 1.5} y2={top(real) - 1.5} stroke="var(--ink)" strokeWidth="2" />
             </svg>
-            <table className="quiet">
+            <div className="quiet">
+            <table>
                 <caption>Layers on {stack.area}, oldest first</caption>
                 <tbody>
                     <tr>
@@ -53,6 +54,7 @@ export function StackColumn({ stack }: { stack: Stack }): ReactElement {
                     ))}
                 </tbody>
             </table>
+            </div>
         </figure>
     );
 }

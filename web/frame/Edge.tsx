@@ -35,7 +35,8 @@ export function Edge({ frame, buildId, station }: { frame: Frame | undefined; bu
                 </button>
             </nav>
             {room !== undefined && (
-                <button className="edge-tool edge-room" type="button" onClick={() => ask('room')} aria-label={`The room: ${room.temperatureC} °C, ${Math.round(room.humidity * 100)} % RH, dew point ${room.dewPointC} °C`}>
+                <button className="edge-tool edge-room" type="button" onClick={() => ask('room')}>
+                    <span className="quiet">The room:</span>
                     <span>{room.temperatureC.toFixed(1)} °C</span>
                     <span>{Math.round(room.humidity * 100)} % RH</span>
                     <span>dew {room.dewPointC.toFixed(1)} °C</span>

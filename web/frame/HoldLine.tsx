@@ -47,25 +47,21 @@ export function HoldLine({ frame }: { frame: Frame | undefined }): ReactElement 
                     <Ruler scale={scale} at={at} zone={zone} width={width} />
                     {shown.map((hold, lane) => hold !== null && <Bar key={hold.key} hold={hold} lane={lane} scale={scale} at={at} width={width} />)}
                 </svg>
-                {shown.map(
-                    (hold, lane) =>
-                        hold !== null && (
-                            <button
-                                key={hold.key}
-                                type="button"
-                                className="line-hold"
-                                style={{ left: 0, top: TOP + lane * LANE, width: Math.max(44, Math.min(width - 60, scale.x((Date.parse(hold.until) - at) / 60000) + 200)) }}
-                                onClick={() => open(hold)}
-                                title={hold.words}
-                                aria-label={`${hold.label}, ${span(minutesUntil(hold.until, at))} left: no ${hold.forbids}`}
-                            />
-                        ),
-                )}
-                {rest > 0 && (
-                    <button type="button" className="line-more" onClick={() => showAll(true)} aria-label={`${rest} more holds`}>
-                        +{rest}
-                    </button>
-                )}
+                <button
+                    type="button"
+                    className="line-all"
+                    aria-label={holds.length === 0 ? 'Nothing holds' : `All that holds: ${holds.map((h) => `${h.label}, ${span(minutesUntil(h.until, at))} left`).join('; ')}`}
+                    onClick={(e) => {
+                        const box = e.currentTarget.getBoundingClientRect();
+                        const pointed = e.detail > 0 ? shown[Math.floor((e.clientY - box.top - TOP) / LANE)] : undefined;
+                        if (pointed != null && e.clientX - box.left < scale.x((Date.parse(pointed.until) - at) / 60000) + 220) {
+                            open(pointed);
+                        } else {
+                            showAll(true);
+                        }
+                    }}
+                />
+                {rest > 0 && <span className="line-more">+{rest}</span>}
             </div>
             <Modal opened={all} onClose={() => showAll(false)} title="All that holds" size="lg">
                 <ul className="hold-list">

@@ -1,9 +1,21 @@
-import { QueryClient, useQuery, type UseQueryResult } from '@tanstack/react-query';
+import { focusManager, QueryClient, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { api } from '../api/client';
 import type { Bench, Frame, Kit, LogPage, Plan } from '../api/types';
 import { freeze } from './clock';
 
 const POLL_MS = 15000;
+
+// A window brought to the front asks at once, not only a tab that was hidden.
+focusManager.setEventListener((focused) => {
+    const ask = (): void => focused(true);
+    window.addEventListener('focus', ask);
+    window.addEventListener('visibilitychange', ask);
+
+    return () => {
+        window.removeEventListener('focus', ask);
+        window.removeEventListener('visibilitychange', ask);
+    };
+});
 
 export const queries = new QueryClient({
     defaultOptions: { queries: { refetchInterval: POLL_MS, refetchOnWindowFocus: 'always', retry: 1, staleTime: 2000, placeholderData: (previous: unknown) => previous, networkMode: 'always' } },

@@ -2,7 +2,7 @@ import { Button, Checkbox, createTheme, Modal, MultiSelect, Select, Textarea, Te
 
 const grey: MantineColorsTuple = ['#f7f7f7', '#ececec', '#dcdcdc', '#c4c4c4', '#a6a6a6', '#7d7d7d', '#5c5c5c', '#414141', '#2b2b2b', '#1a1a1a'];
 
-const input = { classNames: { input: 'field', label: 'field-label', error: 'field-error' } };
+const input = { classNames: { input: 'field', label: 'field-label', error: 'field-error', description: 'field-about' } };
 
 /** Nothing of the library's default look stays: neutral greys, square corners, our type, no shadows. */
 export const theme = createTheme({

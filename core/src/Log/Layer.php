@@ -15,14 +15,18 @@ final readonly class Layer
     /** Same mark, same clocks: lets waits be worked out once for areas that were sprayed together. */
     public string $mark;
 
-    /** @param  non-empty-list<Coat>  $coats */
-    public function __construct(public Operation $operation, public string $purpose, public ?Product $product, public array $coats, public bool $buffed = false)
+    /**
+     * @param  non-empty-list<Coat>  $coats
+     * @param  string|null  $mark  known where one coat was added to a layer
+     */
+    public function __construct(public Operation $operation, public string $purpose, public ?Product $product, public array $coats, ?string $mark = null)
     {
-        $mark = $product === null ? '-' : $product->id;
-        foreach ($coats as $coat) {
-            $mark .= '|'.$coat->atEpoch.':'.$coat->filmMicrons;
-        }
-        $this->mark = $mark;
+        $this->mark = $mark ?? array_reduce($coats, self::marked(...), $product === null ? '-' : $product->id);
+    }
+
+    private static function marked(string $mark, Coat $coat): string
+    {
+        return $mark.'|'.$coat->atEpoch.':'.$coat->filmMicrons;
     }
 
     public function takes(Operation $operation, string $purpose, Product $product): bool
@@ -32,7 +36,7 @@ final readonly class Layer
 
     public function with(Coat $coat): self
     {
-        return new self($this->operation, $this->purpose, $this->product, [...$this->coats, $coat], $this->buffed);
+        return new self($this->operation, $this->purpose, $this->product, [...$this->coats, $coat], self::marked($this->mark, $coat));
     }
 
     public function lastCoat(): Coat

@@ -4,16 +4,23 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
+use AmberStep\Core\Document\Id;
+use AmberStep\Core\Kit\Edit;
+use AmberStep\Core\Kit\Inserted;
+use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Medium;
+use AmberStep\Core\Material\Role;
+use AmberStep\Core\Material\Sheen;
 use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Plan\Hold;
 use AmberStep\Core\Plan\HoldKind;
 use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Plan\Outlook;
 use AmberStep\Core\Plan\Step;
 use AmberStep\Core\Plan\World;
 
 /** Tape goes on paint that is tape-safe, down to its lowest layer: else it lifts or marks. */
-final class TapeSafe implements OrdersHolds
+final class TapeSafe implements Judges, OrdersHolds
 {
     public function id(): string
     {
@@ -32,6 +39,29 @@ final class TapeSafe implements OrdersHolds
                     $wait = $world->waits->of($layer, WaitKind::TapeSafe, $state);
                     yield new Hold(HoldKind::TapeSafe, $target, $wait->fromEpoch, $wait->untilEpoch, $this->id(), $layer->word(), $wait);
                 }
+            }
+        }
+    }
+
+    /** Tape takes the shine off a buffed metallic, however old it is: clear goes over it first. */
+    public function judge(Outlook $outlook): iterable
+    {
+        $context = $outlook->context;
+        foreach ($outlook->left as $planned) {
+            if ($planned->step->operation !== Operation::Mask || $planned->step->isRemedy()) {
+                continue;
+            }
+            foreach ($planned->step->targets as $area) {
+                $state = $context->surface->area($area);
+                $top = $state->top();
+                $covered = array_filter($context->kit->inserted, static fn (Inserted $i): bool => $i->operation === Operation::Gloss && in_array($area, $i->targets, true));
+                if ($top?->product?->isMetallic() !== true || $state->count(Operation::Polish, 'all') === 0 || $covered !== []) {
+                    continue;
+                }
+                $clear = $context->shelf->pick(Role::Varnish, static fn ($p): bool => $p->family->liquid()->value === 'water', Family::WaterVarnish, Sheen::Gloss);
+                yield new Finding($this->id(), Severity::Stop, "Tape on buffed {$top->word()}", 'Tape takes the buffed flakes with it: clear goes over them first.', [$area], [$planned->step->key], [
+                    new Fix("Put {$clear->name} over it first", [Edit::insert(new Inserted(Id::from('clear', $area), Operation::Gloss, [$area], "Clear over the buffed metal with {$clear->name}", 'mask', product: $clear->id))]),
+                ]);
             }
         }
     }

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+// Shows speed, as ratios where it can be: the bench answer against an empty framework request, compile and replay.
+
+use AmberStep\Core\Drying\DailyCycle;
+use AmberStep\Core\Drying\Room;
+use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Log\Event;
+use AmberStep\Core\Log\Log;
+use AmberStep\Core\Plan\Plan;
+use AmberStep\Core\Schedule\Calendar;
+use AmberStep\Core\Tests\Support\Build;
+use Tests\Support\Server;
+
+require __DIR__.'/../vendor/autoload.php';
+
+/** Median of the milliseconds something takes. */
+function median(callable $work, int $times): float
+{
+    $took = [];
+    for ($i = 0; $i < $times; $i++) {
+        $start = hrtime(true);
+        $work();
+        $took[] = (hrtime(true) - $start) / 1e6;
+    }
+    sort($took);
+
+    return $took[intdiv($times, 2)];
+}
+
+function row(string $what, float $is, float $budget, string $unit): void
+{
+    printf("%-44s %8.1f %-4s budget %6.0f %-4s %s\n", $what, $is, $unit, $budget, $unit, $is <= $budget ? 'ok' : 'OVER');
+}
+
+$areas = $parts = $edges = $joints = [];
+for ($p = 0; $p < 12; $p++) {
+    $parts["part {$p}"] = 'styrene';
+    if ($p > 0) {
+        $joints["joint {$p}"] = ['parts' => ['part 0', "part {$p}"], 'closed' => $p < 5 ? 'before' : 'after', 'kind' => $p < 3 ? 'seam' : 'line', 'glue' => 'epoxy', 'gapMm' => 0.1, 'lengthCm' => 5];
+    }
+    for ($a = 0; $a < 5; $a++) {
+        $areas["area {$p} {$a}"] = ['part' => "part {$p}", 'cm2' => 10 + 7 * $a, 'colour' => ['grey', 'green', 'pale'][($p + $a) % 3], 'decals' => $a === 0, 'wash' => $a % 2 === 0 ? 'pin' : null, 'sheen' => 'matt'];
+        $areas["area {$p} {$a}"] = array_filter($areas["area {$p} {$a}"], static fn ($v): bool => $v !== null);
+        if ($a > 0) {
+            $edges[] = ["area {$p} ".($a - 1), "area {$p} {$a}", 80];
+        }
+    }
+}
+$build = new Build(['room' => ['cycle' => [14, 22, 45, 80]], 'kit' => ['parts' => $parts, 'joints' => $joints, 'areas' => $areas, 'edges' => $edges, 'colours' => ['grey' => 'sea grey', 'green' => 'slate green', 'pale' => 'pale grey']]]);
+$events = [];
+$ids = array_keys($build->kit->areasById);
+$paint = $build->id('sea grey');
+for ($i = 0; $i < 5000; $i++) {
+    $at = gmdate('Y-m-d\TH:i:s\Z', $build->now - 600 * (5000 - $i));
+    $events[] = Event::fromArray(['id' => sprintf('01E0000000%016d', $i), 'kind' => 'done', 'operation' => 'colour', 'at' => $at, 'recorded' => $at, 'targets' => [$ids[$i % 60]], 'product' => $paint, 'purpose' => $build->kit->colours[0]->id]);
+}
+$room = new Room([], $build->now, new DailyCycle(14, 22, 0.45, 0.8, $build->zone));
+$compile = static fn () => Plan::compile($build->kit, new HouseRules, $build->shelf, [], $room, Calendar::usual($build->zone), $build->now);
+$compile();
+row('compile of 60 areas, '.count($compile()->left).' steps', median($compile, 7), 150, 'ms');
+row('replay of 5,000 events', median(static fn () => Log::replay($events, $build->kit, $build->shelf, $build->now), 7), 150, 'ms');
+
+$server = new Server('2026-03-03T19:05:00Z');
+try {
+    $id = $server->request('GET', '/api/frame')[1]['builds'][0]['id'];
+    $ask = static fn (string $path): callable => static fn () => $server->request('GET', $path);
+    foreach (['/api/health', "/api/builds/{$id}/bench", "/api/builds/{$id}/plan", '/api/frame', "/api/builds/{$id}/log"] as $path) {
+        median($ask($path), 12);
+    }
+    $empty = median($ask('/api/health'), 61);
+    printf("%-44s %8.1f ms\n", 'empty framework request', $empty);
+    foreach (['bench' => "/api/builds/{$id}/bench", 'plan' => "/api/builds/{$id}/plan", 'frame' => '/api/frame', 'log' => "/api/builds/{$id}/log"] as $name => $path) {
+        row("{$name} answer, warm, against it", median($ask($path), 61) / $empty, 4, 'x');
+    }
+} finally {
+    $server->stop();
+}
+
+$script = 0;
+foreach (glob(__DIR__.'/../public/build/assets/*.js') ?: [] as $file) {
+    $script += strlen((string) gzencode((string) file_get_contents($file), 9));
+}
+row('all script, gzipped', $script / 1000, 220, 'kB');

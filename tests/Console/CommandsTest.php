@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Console;
+
+use App\Models\Build;
+use Illuminate\Support\Facades\Artisan;
+use Symfony\Component\Process\Process;
+use Tests\Support\AppTestCase;
+
+final class CommandsTest extends AppTestCase
+{
+    private string $file = '';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->file = sys_get_temp_dir().'/amber-'.bin2hex(random_bytes(5)).'.json';
+        Artisan::call('amber:export', ['--to' => $this->file]);
+    }
+
+    protected function tearDown(): void
+    {
+        @unlink($this->file);
+        parent::tearDown();
+    }
+
+    /** @return array{int, string, string} exit code, standard output, standard error */
+    private function amber(string ...$arguments): array
+    {
+        $process = new Process([PHP_BINARY, base_path('artisan'), ...$arguments], null, ['APP_ENV' => 'testing', 'DB_DATABASE' => ':memory:', 'AMBER_NOW' => self::NOW]);
+        $process->run();
+
+        return [(int) $process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];
+    }
+
+    public function test_plan_prints_the_same_as_the_api_would_and_nothing_else(): void
+    {
+        [$code, $out, $err] = $this->amber('amber:plan', $this->file, '--at='.self::NOW, '--json');
+        $plan = json_decode($out, true);
+
+        self::assertSame([0, ''], [$code, $err]);
+        self::assertSame(['now', 'stepsLeft', 'finish', 'stages', 'pieces', 'holds', 'findings'], array_keys($plan));
+        self::assertSame(json_decode((string) file_get_contents(__DIR__.'/../snapshots/shearwater-plan.json'), true), $plan, 'the plan of the demo changed: look at it, then store it anew');
+    }
+
+    public function test_plan_in_words_says_which_air_it_assumed(): void
+    {
+        [$code, $out] = $this->amber('amber:plan', $this->file, '--at='.self::NOW);
+
+        self::assertSame(0, $code);
+        self::assertStringContainsString('The file holds no readings: planned for 20 °C and 50 % RH.', $out);
+        self::assertStringContainsString('Spray sea grey, first mist coat', $out);
+    }
+
+    public function test_check_ends_with_one_when_a_stop_is_open(): void
+    {
+        self::assertSame(0, $this->amber('amber:check', $this->file, '--at='.self::NOW)[0]);
+        $build = json_decode((string) file_get_contents($this->file), true);
+        foreach ($build['kit']['joints'] as $i => $joint) {
+            if ($joint['name'] === 'struts to hull') {
+                $build['kit']['joints'][$i]['kind'] = 'seam';
+            }
+        }
+        file_put_contents($this->file, json_encode($build));
+        [$code, $out] = $this->amber('amber:check', $this->file, '--at='.self::NOW, '--json');
+
+        self::assertSame(1, $code);
+        self::assertSame('seam-before-paint', json_decode($out, true)['findings'][0]['rule']);
+    }
+
+    public function test_bad_input_ends_with_two_and_says_what_would_be_right(): void
+    {
+        file_put_contents($this->file, '{"format": 1, "id": "x", "kit": {}}');
+        [$code, $out, $err] = $this->amber('amber:plan', $this->file, '--json');
+        self::assertSame([2, ''], [$code, $out]);
+        self::assertSame('id', json_decode($err, true)['error']['problems'][0]['path']);
+        self::assertSame(2, $this->amber('amber:check', '/nowhere/at-all.json')[0]);
+        self::assertSame(2, $this->amber('amber:plan', $this->file, '--at=yesterday')[0]);
+        file_put_contents($this->file, "{\"format\": 1, \xFF");
+        self::assertSame(2, $this->amber('amber:check', $this->file, '--json')[0]);
+    }
+
+    public function test_import_asks_replaces_and_copies(): void
+    {
+        self::assertSame(2, Artisan::call('amber:import', ['file' => $this->file]));
+        self::assertSame(0, Artisan::call('amber:import', ['file' => $this->file, '--replace' => true]));
+        self::assertSame(1, Build::query()->count());
+        self::assertSame(0, Artisan::call('amber:import', ['file' => $this->file, '--copy' => true]));
+        self::assertSame(2, Build::query()->count());
+        self::assertSame(2, Artisan::call('amber:import', ['file' => $this->file, '--copy' => true, '--replace' => true]));
+    }
+
+    public function test_the_demo_never_touches_the_users_builds(): void
+    {
+        Artisan::call('amber:import', ['file' => $this->file, '--copy' => true]);
+        $own = Build::query()->where('demo', false)->firstOrFail();
+        Artisan::call('amber:demo');
+        Artisan::call('amber:demo', ['--again' => true]);
+
+        self::assertSame($own->kit, Build::query()->findOrFail($own->id)->kit);
+        self::assertSame(2, Build::query()->count());
+    }
+}
