@@ -23,7 +23,7 @@ final readonly class Recorder
     /** A clock that runs a little ahead is not the future. */
     private const FUTURE_SECONDS = 120;
 
-    public function __construct(private BuildRepository $builds, private ShelfRepository $shelf, private BenchClock $clock)
+    public function __construct(private BuildRepository $builds, private ShelfRepository $shelf, private BenchClock $clock, private RoomSource $rooms)
     {
     }
 
@@ -45,11 +45,27 @@ final readonly class Recorder
             }
             $now = $this->clock->epoch();
             $this->check($buildId, $event, $now);
-            $stored = LogEvent::fromArray([...$event->toArray(), 'recorded' => \AmberStep\Core\Document\Instant::format($now)]);
+            $stored = LogEvent::fromArray([...$event->toArray(), ...$this->air($event, $now), 'recorded' => \AmberStep\Core\Document\Instant::format($now)]);
             Event::query()->create(['id' => $stored->id, 'build_id' => $buildId, 'kind' => $stored->kind->value, 'at' => $stored->atEpoch, 'recorded' => $now, 'step_key' => $stored->stepKey, 'body' => $stored->toArray()]);
 
             return [$stored, true];
         });
+    }
+
+    /**
+     * The air it was done in, from the room's readings, where the user gave none.
+     *
+     * @return array<string, float>
+     */
+    private function air(LogEvent $event, int $now): array
+    {
+        $work = in_array($event->kind, [EventKind::Done, EventKind::MaskOn, EventKind::MaskOff, EventKind::Glued], true);
+        if (! $work || $event->temperatureC !== null || $event->humidity !== null) {
+            return [];
+        }
+        $air = $this->rooms->room($now)->at($event->atEpoch);
+
+        return ['temperatureC' => round($air->temperatureC, 1), 'humidity' => round($air->humidity, 2)];
     }
 
     private function check(string $buildId, LogEvent $event, int $now): void

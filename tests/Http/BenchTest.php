@@ -40,6 +40,7 @@ final class BenchTest extends AppTestCase
         $again = $this->send('POST', "/api/builds/{$this->buildId()}/events", $event)->assertOk();
 
         self::assertSame($first->json('event'), $again->json('event'));
+        self::assertSame($this->send('GET', '/api/frame')->json('room.temperatureC'), $first->json('event.air.temperatureC'), 'it says in which air it was done');
         self::assertSame(1, Event::query()->where('id', self::ulid(1))->count());
         self::assertSame($before['stepsLeft'] - 1, $this->plan()['stepsLeft']);
     }
