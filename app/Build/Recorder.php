@@ -15,6 +15,7 @@ use App\Models\Build;
 use App\Models\Event;
 use App\Repositories\BuildRepository;
 use App\Repositories\ShelfRepository;
+use App\Room\RoomSource;
 use Illuminate\Support\Facades\DB;
 
 /** Writes down what happened at the bench: once for each id, whole or not at all. */
