@@ -21,7 +21,7 @@ final class Backup
         if (! is_dir($folder)) {
             mkdir($folder, 0o755, true);
         }
-        $copy = sprintf('%s/%s-%s.sqlite', $folder, gmdate('Ymd-His'), bin2hex(random_bytes(3)));
+        $copy = sprintf('%s/%s.sqlite', $folder, (new \DateTimeImmutable('now', new \DateTimeZone('UTC')))->format('Ymd-His-u'));
         DB::statement('VACUUM INTO ?', [$copy]);
         $all = glob($folder.'/*.sqlite');
         $all = $all === false ? [] : $all;
