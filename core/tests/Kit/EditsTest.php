@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Tests\Kit;
+
+use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Document\Id;
+use AmberStep\Core\Kit\Edit;
+use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Tests\Support\Build;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** The closed set of edits: what each changes, what takes it back, and what it may not do. */
+final class EditsTest extends TestCase
+{
+    private static function build(): Build
+    {
+        return new Build(['kit' => ['parts' => ['hull' => 'styrene', 'wing' => 'styrene'], 'joints' => ['root' => ['parts' => ['hull', 'wing'], 'glue' => 'epoxy']], 'colours' => ['grey' => 'sea grey'], 'areas' => ['side' => ['part' => 'hull', 'colour' => 'grey'], 'tip' => ['part' => 'wing', 'colour' => 'grey']], 'edges' => [], 'pieces' => ['hull' => 'Hull']]]);
+    }
+
+    /**
+     * @param  callable(Build): Edit  $edit
+     * @param  callable(\AmberStep\Core\Kit\Kit, Build): mixed  $look
+     */
+    #[DataProvider('edits')]
+    public function test_an_edit_changes_one_thing_and_its_inverse_changes_it_back(callable $edit, callable $look, mixed $after): void
+    {
+        $build = self::build();
+        $before = $look($build->kit, $build);
+        [$changed, $inverse] = $build->kit->applyWithInverse([$edit($build)]);
+
+        self::assertNotEquals($before, $after);
+        self::assertEquals($after, $look($changed, $build));
+        self::assertEquals($before, $look($changed->apply($inverse), $build));
+        self::assertEquals($build->kit->toArray(), $changed->apply($inverse)->toArray());
+    }
+
+    /** @return iterable<string, array{callable, callable, mixed}> */
+    public static function edits(): iterable
+    {
+        yield 'a name' => [static fn (Build $b): Edit => Edit::set('areas', $b->id('side'), 'name', 'flank'), static fn ($k, Build $b) => $k->areasById[$b->id('side')]->name, 'flank'];
+        yield 'a size' => [static fn (Build $b): Edit => Edit::set('areas', $b->id('side'), 'cm2', 12.5), static fn ($k, Build $b) => $k->areasById[$b->id('side')]->cm2(), 12.5];
+        yield 'a size letter' => [static fn (Build $b): Edit => Edit::set('areas', $b->id('side'), 'size', 'XL'), static fn ($k, Build $b) => $k->areasById[$b->id('side')]->cm2(), 250.0];
+        yield 'a field of an intent' => [static fn (Build $b): Edit => Edit::set('areas', $b->id('side'), 'intent.decals', true), static fn ($k, Build $b) => $k->areasById[$b->id('side')]->intent->decals, true];
+        yield 'a glue' => [static fn (Build $b): Edit => Edit::set('joints', $b->id('root'), 'glue', 'superglue'), static fn ($k, Build $b) => $k->jointsById[$b->id('root')]->glue->value, 'superglue'];
+        yield 'must match' => [static fn (Build $b): Edit => Edit::set('colours', $b->id('colour grey'), 'mustMatch', true), static fn ($k, Build $b) => $k->coloursById[$b->id('colour grey')]->mustMatch, true];
+        yield 'how it is held' => [static fn (Build $b): Edit => Edit::set('pieces', $b->id('hull'), 'heldBy', 'dowel'), static fn ($k, Build $b) => $k->labelsById[$b->id('hull')]->heldBy, 'dowel'];
+        yield 'a part' => [static fn (Build $b): Edit => Edit::set('parts', $b->id('wing'), 'fragile', true), static fn ($k, Build $b) => $k->partsById[$b->id('wing')]->fragile, true];
+        yield 'a position' => [static fn (Build $b): Edit => Edit::house('panes', 'mask-first'), static fn ($k) => $k->house->position('panes'), 'mask-first'];
+        yield 'a pin' => [static fn (): Edit => Edit::add('pins', ['id' => Id::from('p'), 'operation' => 'prime', 'coats' => 3]), static fn ($k) => count($k->pins), 1];
+        yield 'an area gone' => [static fn (Build $b): Edit => Edit::remove('areas', $b->id('tip')), static fn ($k) => count($k->areas), 1];
+    }
+
+    public function test_edits_of_one_change_build_on_each_other(): void
+    {
+        $build = self::build();
+        $part = Id::from('new part');
+        $kit = $build->kit->apply([
+            Edit::add('parts', ['id' => $part, 'name' => 'mast', 'substrate' => 'brass']),
+            Edit::add('areas', ['id' => Id::from('new area'), 'part' => $part, 'name' => 'mast', 'intent' => ['colour' => $build->id('colour grey')]]),
+        ]);
+
+        self::assertCount(3, $kit->areas);
+    }
+
+    /** @param  callable(Build): list<Edit>  $edits */
+    #[DataProvider('wrong')]
+    public function test_an_edit_that_cannot_be_carried_out_changes_nothing(callable $edits, string $said): void
+    {
+        $build = self::build();
+        $before = $build->kit->toArray();
+        try {
+            $build->kit->apply($edits($build));
+            self::fail('it was carried out');
+        } catch (BadDocument $bad) {
+            self::assertStringContainsString($said, $bad->getMessage());
+        }
+        self::assertSame($before, $build->kit->toArray());
+    }
+
+    /** @return iterable<string, array{callable, string}> */
+    public static function wrong(): iterable
+    {
+        yield 'no such list' => [static fn (Build $b): array => [Edit::set('wings', $b->id('side'), 'name', 'x')], 'is not a list of the kit'];
+        yield 'no such thing' => [static fn (): array => [Edit::set('areas', Id::from('nobody'), 'name', 'x')], 'holds no'];
+        yield 'no such field' => [static fn (Build $b): array => [Edit::set('areas', $b->id('side'), 'shade', 'x')], 'is not a field that can be set'];
+        yield 'no such field inside' => [static fn (Build $b): array => [Edit::set('areas', $b->id('side'), 'intent.shade', 'x')], 'is not a field that can be set'];
+        yield 'the id' => [static fn (Build $b): array => [Edit::set('areas', $b->id('side'), 'id', Id::from('y'))], 'is not a field that can be set'];
+        yield 'a wrong value' => [static fn (Build $b): array => [Edit::set('areas', $b->id('side'), 'curve', 'wavy')], 'which is not known'];
+        yield 'a thing twice' => [static fn (Build $b): array => [Edit::add('parts', $b->kit->parts[0]->toArray())], 'already holds'];
+        yield 'a part that is still needed' => [static fn (Build $b): array => [Edit::remove('parts', $b->id('hull'))], 'which is not in the kit'];
+        yield 'the second of two' => [static fn (Build $b): array => [Edit::set('areas', $b->id('side'), 'name', 'fine'), Edit::remove('areas', Id::from('nobody'))], 'holds no'];
+        yield 'no position on it' => [static fn (): array => [Edit::house('primer', 'perhaps')], 'is no position'];
+        yield 'no such question' => [static fn (): array => [Edit::house('music', 'loud')], 'is not a field here'];
+    }
+
+    public function test_edits_are_data(): void
+    {
+        $build = self::build();
+        $edits = [Edit::set('areas', $build->id('side'), 'name', 'x'), Edit::add('pins', ['id' => Id::from('p'), 'operation' => 'prime']), Edit::remove('areas', $build->id('tip')), Edit::house('primer', null)];
+        $again = Edit::listFrom(json_decode((string) json_encode(array_map(static fn (Edit $e): array => $e->toArray(), $edits)), true));
+
+        self::assertEquals($edits, $again);
+        self::assertSame(['areas/'.$build->id('side').'/name', 'pins/'.Id::from('p'), 'areas/'.$build->id('tip'), 'house/primer'], array_map(static fn (Edit $e): string => $e->mark(), $again));
+    }
+
+    public function test_a_list_of_edits_is_not_empty_and_not_anything(): void
+    {
+        foreach ([null, [], 'x', [['op' => 'fly', 'list' => 'areas']], [['op' => 'set', 'list' => 'areas']], [[]]] as $wrong) {
+            try {
+                Edit::listFrom($wrong);
+                self::fail('it was taken: '.json_encode($wrong));
+            } catch (BadDocument $bad) {
+                self::assertStringStartsWith('edits', $bad->problems[0]->path);
+            }
+        }
+    }
+
+    public function test_house_rules_of_a_build_go_on_top_of_the_users(): void
+    {
+        $user = new HouseRules(['primer' => 'never', 'wash' => 'enamel']);
+        $both = $user->with(new HouseRules(['primer' => 'always']));
+
+        self::assertSame(['always', 'enamel', 'until-clean'], array_map($both->position(...), ['primer', 'wash', 'inspection']));
+        foreach (HouseRules::QUESTIONS as $question => $positions) {
+            self::assertSame($positions[0], (new HouseRules)->position($question));
+        }
+    }
+}
