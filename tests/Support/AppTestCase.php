@@ -33,6 +33,8 @@ abstract class AppTestCase extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
+        // Each test has a database in memory of its own: what was kept for another's means nothing here.
+        array_map(unlink(...), (array) glob(storage_path('framework/cache/answer-*.json')));
         $this->at(self::NOW);
         app(Demo::class)->loadOnce();
     }

@@ -57,9 +57,13 @@ final readonly class BuildController
 
     public function log(Request $request, string $build, ShelfRepository $shelf): JsonResponse
     {
-        $loaded = $this->load($build);
+        $from = Answer::whole($request, 'from', 0, 0, 1_000_000);
 
-        return $this->answer->json(['build' => $this->name($loaded), ...(new LogPresenter($shelf->shelf()))->page($loaded, Answer::whole($request, 'from', 0, 0, 1_000_000))]);
+        return $this->answer->json($this->cache->remember("log/{$build}/{$from}", function () use ($build, $from, $shelf): array {
+            $loaded = $this->load($build);
+
+            return ['build' => $this->name($loaded), ...(new LogPresenter($shelf->shelf()))->page($loaded, $from)];
+        }));
     }
 
     public function kit(string $build, ShelfRepository $shelf): JsonResponse
