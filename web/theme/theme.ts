@@ -21,7 +21,7 @@ export const theme = createTheme({
         Textarea: Textarea.extend(input),
         Select: Select.extend({ classNames: { ...input.classNames, dropdown: 'field-list', option: 'field-option' }, defaultProps: { comboboxProps: { transitionProps: { duration: 0 } } } }),
         MultiSelect: MultiSelect.extend({ classNames: { ...input.classNames, dropdown: 'field-list', option: 'field-option', pill: 'field-pill' }, defaultProps: { comboboxProps: { transitionProps: { duration: 0 } } } }),
-        Checkbox: Checkbox.extend({ classNames: { input: 'tick', label: 'tick-label' } }),
+        Checkbox: Checkbox.extend({ classNames: { input: 'tick', icon: 'tick-icon', label: 'tick-label' } }),
         Modal: Modal.extend({
             classNames: { content: 'sheet', header: 'sheet-head', title: 'sheet-title', body: 'sheet-body', close: 'sheet-close', overlay: 'sheet-over' },
             defaultProps: { centered: true, transitionProps: { duration: 0 }, closeButtonProps: { 'aria-label': 'Close' } },
