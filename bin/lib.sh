@@ -11,7 +11,7 @@ need_debian() {
     local missing=()
     local package
     for package in "$@"; do
-        dpkg -s "$package" >/dev/null 2>&1 || missing+=("$package")
+        dpkg-query -W -f='${Status}' "$package" 2>/dev/null | grep -q 'ok installed' || missing+=("$package")
     done
     [ ${#missing[@]} -eq 0 ] && return 0
     [ "$(id -u)" = 0 ] || fail "These Debian packages are missing: ${missing[*]}. Install them, or run this as root."

@@ -11,7 +11,6 @@ use AmberStep\Core\Log\Event as LogEvent;
 use AmberStep\Core\Log\EventKind;
 use AmberStep\Core\Log\Log;
 use App\Clock\BenchClock;
-use App\Models\Build;
 use App\Models\Event;
 use App\Repositories\BuildRepository;
 use App\Repositories\ShelfRepository;
@@ -104,10 +103,5 @@ final readonly class Recorder
         if ($problems !== []) {
             throw new BadDocument($problems);
         }
-    }
-
-    public static function exists(string $buildId): bool
-    {
-        return Build::query()->whereKey($buildId)->exists();
     }
 }

@@ -58,12 +58,6 @@ final class Stacks
         ]);
     }
 
-    /** @return list<string> keys of the steps a finding about a layer concerns */
-    public static function steps(Outlook $outlook, Layer $layer): array
-    {
-        return $outlook->stepsOf($layer);
-    }
-
     /** The pin that changed how an operation is done on an area, if there is one. */
     public static function pinned(Context $context, Operation $operation, Area $area): ?Pin
     {
