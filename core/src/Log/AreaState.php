@@ -16,6 +16,9 @@ final class AreaState
     /** @var array<string, MaskOn> by purpose */
     public array $masks = [];
 
+    /** @var list<MaskStay> masks that came off again, oldest first */
+    public array $masksPast = [];
+
     public ?int $washedAt = null;
 
     public bool $blownOff = false;
@@ -38,6 +41,16 @@ final class AreaState
     public function isClean(): bool
     {
         return $this->layers !== [] || ($this->washedAt !== null && $this->washedAt >= ($this->soiledAt ?? 0));
+    }
+
+    /** Takes masks off, and remembers how long they lay. */
+    public function bare(string $purpose, int $atEpoch, ?string $stepKey): void
+    {
+        $mask = $this->masks[$purpose] ?? null;
+        if ($mask !== null) {
+            $this->masksPast[] = new MaskStay($mask, $atEpoch, $stepKey);
+            unset($this->masks[$purpose]);
+        }
     }
 
     public function isMasked(): bool

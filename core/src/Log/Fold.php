@@ -142,7 +142,8 @@ final class Fold
         foreach ($event->targets as $target) {
             $state = $this->surface->area($target);
             $state->note(Operation::Mask, $purpose, $event->atEpoch);
-            $state->masks[$purpose] = new MaskOn($event->medium ?? \AmberStep\Core\Material\Medium::PaperTape, $event->atEpoch, $purpose, $event->id);
+            $state->bare($purpose, $event->atEpoch, $event->stepKey);
+            $state->masks[$purpose] = new MaskOn($event->medium ?? \AmberStep\Core\Material\Medium::PaperTape, $event->atEpoch, $purpose, $event->id, $event->stepKey);
         }
     }
 
@@ -152,10 +153,9 @@ final class Fold
         foreach ($event->targets as $target) {
             $state = $this->surface->area($target);
             $state->note(Operation::Unmask, $purpose, $event->atEpoch);
-            if ($purpose === self::ANY) {
-                $state->masks = [];
+            foreach ($purpose === self::ANY ? array_keys($state->masks) : [$purpose, self::ANY, 'insert'] as $gone) {
+                $state->bare((string) $gone, $event->atEpoch, $event->stepKey);
             }
-            unset($state->masks[$purpose], $state->masks[self::ANY], $state->masks['insert']);
         }
     }
 

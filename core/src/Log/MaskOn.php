@@ -9,7 +9,7 @@ use AmberStep\Core\Material\Medium;
 /** A mask that lies on an area. */
 final readonly class MaskOn
 {
-    public function __construct(public Medium $medium, public int $atEpoch, public string $purpose, public string $eventId)
+    public function __construct(public Medium $medium, public int $atEpoch, public string $purpose, public string $eventId, public ?string $stepKey = null)
     {
     }
 }
