@@ -18,7 +18,7 @@ final class BenchPresenter
     {
         $now = $plan->now();
         $until = $plan->nowEpoch + 60 * $minutes;
-        $tonight = array_values(array_filter($plan->byTime(), static fn (PlannedStep $p): bool => $p->startEpoch < $until));
+        $tonight = array_values(array_filter($plan->atTheBench(), static fn (PlannedStep $p): bool => $p->startEpoch < $until));
         $busy = array_sum(array_map(static fn (PlannedStep $p): float => $p->minutes, $tonight));
 
         return [

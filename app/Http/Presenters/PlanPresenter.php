@@ -72,6 +72,9 @@ final class PlanPresenter
         foreach ($plan->left as $planned) {
             $stages[$planned->step->stage()][] = $planned;
         }
+        foreach ($plan->cleaning as $planned) {
+            $stages[$planned->step->key][] = $planned;
+        }
         $out = [];
         foreach ($stages as $key => $steps) {
             usort($steps, static fn (PlannedStep $a, PlannedStep $b): int => [$a->startEpoch, $a->place] <=> [$b->startEpoch, $b->place]);

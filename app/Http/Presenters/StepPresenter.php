@@ -7,11 +7,11 @@ namespace App\Http\Presenters;
 use AmberStep\Core\Caution\Cautions;
 use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Plan\Constraint;
+use AmberStep\Core\Plan\GunCare;
 use AmberStep\Core\Plan\Hold;
 use AmberStep\Core\Plan\HoldKind;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Plan\PlannedStep;
-use AmberStep\Core\Plan\Scheduler;
 use AmberStep\Core\Plan\Step;
 use AmberStep\Core\Plan\StepEvent;
 use AmberStep\Core\Plan\Words;
@@ -132,7 +132,7 @@ final class StepPresenter
     {
         $last = $plan->context->surface->lastSprayed();
 
-        return $last !== null && $step->operation->sprays() && $step->product?->id === $last[0] && $plan->nowEpoch - $last[1] < Scheduler::STAYS_IN_THE_GUN
+        return $last !== null && $step->operation->sprays() && $step->product?->id === $last[0] && $plan->nowEpoch - $last[1] < GunCare::STAYS_IN_THE_GUN
             ? [$step->product->name.' is in the gun since '.Instant::wall($last[1], $plan->nowEpoch, $plan->context->kit->zone).': going on with it saves a rinse.'] : [];
     }
 

@@ -13,6 +13,7 @@ final readonly class Edge
      * @param  array{string, string}  $areas
      * @param  float  $mm  length, mm
      * @param  float  $softMm  width of a soft edge, mm
+     * @param  Practice|null  $subject  how the border was made on the real subject; null: nobody said
      */
     public function __construct(
         public string $id,
@@ -21,6 +22,7 @@ final readonly class Edge
         public EdgeKind $kind = EdgeKind::Hard,
         public float $softMm = 2,
         public Curve $curve = Curve::Flat,
+        public ?Practice $subject = null,
     ) {
     }
 
@@ -38,6 +40,7 @@ final readonly class Edge
             $in->oneOf('kind', EdgeKind::class, EdgeKind::Hard),
             $in->number('softMm', 0, 50, 2),
             $in->oneOf('curve', Curve::class, Curve::Flat),
+            $in->optionalOneOf('subject', Practice::class),
         );
         $in->refuseTheRest();
 
@@ -52,6 +55,6 @@ final readonly class Edge
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'areas' => $this->areas, 'mm' => $this->mm, 'kind' => $this->kind->value, 'softMm' => $this->softMm, 'curve' => $this->curve->value];
+        return ['id' => $this->id, 'areas' => $this->areas, 'mm' => $this->mm, 'kind' => $this->kind->value, 'softMm' => $this->softMm, 'curve' => $this->curve->value, 'subject' => $this->subject?->value];
     }
 }

@@ -9,17 +9,6 @@ use AmberStep\Core\Document\Reader;
 /** Where good modellers disagree (handbook 5): one position for each question, the first the default. */
 final readonly class HouseRules
 {
-    public const QUESTIONS = [
-        'primer' => ['always', 'where-needed', 'never'],
-        'inspection' => ['until-clean', 'one', 'none'],
-        'panes' => ['glue-then-mask', 'mask-first'],
-        'barrier' => ['gloss', 'satin', 'none'],
-        'wash' => ['oil', 'enamel', 'acrylic'],
-        'camouflage' => ['held-off', 'taped', 'freehand'],
-        'etch' => ['lacquer-primer', 'abrade', 'both'],
-        'cabinet' => ['45', '40', 'none'],
-    ];
-
     /** @param  array<string, string>  $positions by question */
     public function __construct(public array $positions = [])
     {
@@ -28,7 +17,8 @@ final readonly class HouseRules
     public static function read(Reader $in): self
     {
         $positions = [];
-        foreach (self::QUESTIONS as $question => $known) {
+        foreach (array_keys(HouseBook::questions()) as $question) {
+            $known = HouseBook::positions($question);
             $value = $in->optionalText($question, 40);
             if ($value !== null && ! in_array($value, $known, true)) {
                 $in->problems->add($in->path($question), 'is no position on this question', 'use one of '.implode(', ', $known));
@@ -43,7 +33,7 @@ final readonly class HouseRules
 
     public function position(string $question): string
     {
-        return $this->positions[$question] ?? self::QUESTIONS[$question][0] ?? '';
+        return $this->positions[$question] ?? HouseBook::positions($question)[0] ?? '';
     }
 
     public function says(string $question, string $position): bool

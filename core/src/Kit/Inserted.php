@@ -19,6 +19,7 @@ final readonly class Inserted
      * @param  WaitKind|null  $waitsFor  a state the areas must have reached first
      * @param  string|null  $answers  key of the finding it is the remedy of
      * @param  Liquid|null  $wipe  what a wipe is wetted with
+     * @param  TestSurface|null  $surface  what a test is sprayed on
      */
     public function __construct(
         public string $id,
@@ -33,6 +34,7 @@ final readonly class Inserted
         public ?string $answers = null,
         public ?Liquid $wipe = null,
         public ?float $cabinetC = null,
+        public ?TestSurface $surface = null,
     ) {
     }
 
@@ -55,10 +57,17 @@ final readonly class Inserted
             $in->optionalText('answers', 400),
             $in->optionalOneOf('wipe', Liquid::class),
             $in->optionalNumber('cabinetC', 0, 150),
+            $in->optionalOneOf('surface', TestSurface::class),
         );
         $in->refuseTheRest();
 
         return $inserted;
+    }
+
+    /** The same step in a cabinet of so many °C. */
+    public function at(float $cabinetC): self
+    {
+        return new self($this->id, $this->operation, $this->targets, $this->title, $this->before, $this->waitsFor, $this->product, $this->coats, $this->coatKind, $this->answers, $this->wipe, $cabinetC, $this->surface);
     }
 
     /** @return array<string, mixed> */
@@ -68,6 +77,7 @@ final readonly class Inserted
             'id' => $this->id, 'operation' => $this->operation->value, 'targets' => $this->targets, 'title' => $this->title,
             'before' => $this->before, 'waitsFor' => $this->waitsFor?->value, 'product' => $this->product, 'coats' => $this->coats,
             'coatKind' => $this->coatKind?->value, 'answers' => $this->answers, 'wipe' => $this->wipe?->value, 'cabinetC' => $this->cabinetC,
+            'surface' => $this->surface?->value,
         ];
     }
 }

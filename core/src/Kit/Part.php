@@ -14,6 +14,7 @@ final readonly class Part
      * @param  string|null  $mouldedColour  sRGB of the bare material
      * @param  bool  $fragile  aerials, rails, rods, etch that sticks out: broken by masking and handling
      * @param  bool  $stressed  banded, bent or thin: lowers what heat it may take
+     * @param  bool  $letsLight  a grille, a gap or a lamp: light gets through to what is behind it
      */
     public function __construct(
         public string $id,
@@ -27,6 +28,7 @@ final readonly class Part
         public ?string $hand = null,
         public bool $fragile = false,
         public bool $stressed = false,
+        public bool $letsLight = false,
     ) {
     }
 
@@ -45,6 +47,7 @@ final readonly class Part
             $in->optionalText('hand', 10),
             $in->flag('fragile'),
             $in->flag('stressed'),
+            $in->flag('letsLight'),
         );
         $in->refuseTheRest();
 
@@ -62,7 +65,7 @@ final readonly class Part
         return [
             'id' => $this->id, 'position' => $this->position, 'name' => $this->name, 'substrate' => $this->substrate->value,
             'number' => $this->number, 'bookletStep' => $this->bookletStep, 'mouldedColour' => $this->mouldedColour,
-            'slot' => $this->slot, 'hand' => $this->hand, 'fragile' => $this->fragile, 'stressed' => $this->stressed,
+            'slot' => $this->slot, 'hand' => $this->hand, 'fragile' => $this->fragile, 'stressed' => $this->stressed, 'letsLight' => $this->letsLight,
         ];
     }
 }

@@ -60,6 +60,12 @@ final class Fold
 
             return;
         }
+        if ($operation === Operation::Rinse || $operation === Operation::Strip) {
+            $this->surface->gunCleanedAt = $event->atEpoch;
+            $this->surface->cleanings[(string) $event->product] = ($this->surface->cleanings[(string) $event->product] ?? 0) + 1;
+
+            return;
+        }
         $purpose = $event->purpose === '' ? $this->guessPurpose($event) : self::counted($event->purpose);
         $product = $operation->leavesLayer() ? ($this->shelf->find($event->product) ?? $this->unknown($event->product)) : null;
         foreach ($event->targets as $target) {

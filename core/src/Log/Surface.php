@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Log;
 
+use AmberStep\Core\Material\Family;
+
 /** What is really on the model: the fold of the log. The planner copies it and lays imaginary coats on the copy. */
 final class Surface
 {
@@ -27,6 +29,11 @@ final class Surface
 
     /** @var array<string, list<array{int, int, string}>> inspections by target: when, how many defects, before what */
     public array $inspections = [];
+
+    /** @var array<string, int> how often the gun was cleaned of a product */
+    public array $cleanings = [];
+
+    public ?int $gunCleanedAt = null;
 
     public Learned $learned;
 
@@ -69,21 +76,21 @@ final class Surface
     }
 
     /**
-     * What was sprayed last, and when: it may still be in the gun.
+     * What is still in the gun: sprayed last, and not cleaned out since. Nothing comes out of an aerosol's gun.
      *
-     * @return array{string, int}|null product id and epoch seconds
+     * @return array{string, int, string}|null product id, epoch seconds, area
      */
     public function lastSprayed(): ?array
     {
         $last = null;
-        foreach ($this->areas as $state) {
+        foreach ($this->areas as $id => $state) {
             $top = $state->top();
-            if ($top?->product !== null && $top->operation->sprays() && ($last === null || $top->lastCoat()->atEpoch > $last[1])) {
-                $last = [$top->product->id, $top->lastCoat()->atEpoch];
+            if ($top?->product !== null && $top->product->family !== Family::Aerosol && $top->operation->sprays() && ($last === null || $top->lastCoat()->atEpoch > $last[1])) {
+                $last = [$top->product->id, $top->lastCoat()->atEpoch, (string) $id];
             }
         }
 
-        return $last;
+        return $last !== null && $last[1] > ($this->gunCleanedAt ?? 0) ? $last : null;
     }
 
     public function faultClosed(string $eventId): void

@@ -51,8 +51,9 @@ final readonly class Choice
             $metal, $slick => Family::SolventPrimer,
             default => Family::PolymerPrimer,
         };
-        foreach ([true, false] as $strict) {
-            $found = $this->shelf->pick(Role::Primer, static fn (Product $p): bool => $good($p, $strict), $otherwise);
+        // A coarse one has to be cut before colour: taken only where nothing finer does.
+        foreach ([[true, 1000], [false, 1000], [true, 0], [false, 0]] as [$strict, $grade]) {
+            $found = $this->shelf->pick(Role::Primer, static fn (Product $p): bool => ($p->grade ?? 1000) >= $grade && $good($p, $strict), $otherwise);
             if (! $this->shelf->isGeneric($found)) {
                 return $found;
             }

@@ -33,7 +33,7 @@ final class Compiler
         $clock = new WorkClock($room);
         $breakdown = new Breakdown($kit, $house);
         $standing = array_values(array_filter(Log::standing($events), static fn (Event $e): bool => $e->atEpoch <= $nowEpoch));
-        [$surface, $breaches] = $this->replay($standing, $kit, $shelf, $breakdown, $clock, $rules, $nowEpoch);
+        [$surface, $breaches] = $this->replay($standing, $kit, $house, $shelf, $breakdown, $clock, $rules, $nowEpoch);
         $steps = (new StepBuilder($kit, $house, $shelf, $breakdown, $surface))->build();
         $context = new Context($kit, $house, $shelf, $breakdown, $steps, $surface, $room, $nowEpoch);
         $sequence = new Sequencer($steps->all(), self::constraints($rules, $context));
@@ -47,13 +47,14 @@ final class Compiler
             }
         }
         $waits = new Waits($clock, $surface->learned);
-        $world = new World($kit, $breakdown, clone $surface, $waits);
-        $planned = (new Scheduler($context, $world, $rules, $sequence, $calendar, $room))->run($left);
+        $world = new World($kit, $house, $breakdown, clone $surface, $waits);
+        $scheduler = new Scheduler($context, $world, $rules, $sequence, $calendar, $room);
+        $planned = $scheduler->run($left);
         $outlook = new Outlook($context, $planned, $world->surface, $waits, $standing, $breaches, $sequence->circles);
         $aspects = new Aspects($context, $planned, $room, $nowEpoch);
         $pieces = $aspects->ofPieces();
 
-        return new Plan($context, $planned, (new Judgement($rules))->findings($outlook), $pieces, (new HoldLine($context, $aspects))->running($planned, $nowEpoch), $nowEpoch, $world->surface);
+        return new Plan($context, $planned, (new Judgement($rules))->findings($outlook), $pieces, (new HoldLine($context, $aspects))->running($planned, $nowEpoch), $nowEpoch, $world->surface, $scheduler->cleaning());
     }
 
     /** @return iterable<Constraint> */
@@ -70,16 +71,16 @@ final class Compiler
      * @param  list<Event>  $events
      * @return array{Surface, list<Breach>}
      */
-    private function replay(array $events, Kit $kit, Shelf $shelf, Breakdown $breakdown, WorkClock $clock, RuleBook $rules, int $nowEpoch): array
+    private function replay(array $events, Kit $kit, HouseRules $house, Shelf $shelf, Breakdown $breakdown, WorkClock $clock, RuleBook $rules, int $nowEpoch): array
     {
         $breaches = [];
         $waits = null;
-        $surface = Log::replay($events, $kit, $shelf, $nowEpoch, static function (Event $event, Surface $before) use (&$breaches, &$waits, $kit, $shelf, $breakdown, $clock, $rules): void {
+        $surface = Log::replay($events, $kit, $shelf, $nowEpoch, static function (Event $event, Surface $before) use (&$breaches, &$waits, $kit, $house, $shelf, $breakdown, $clock, $rules): void {
             $step = StepEvent::asStep($event, $breakdown, $shelf->find($event->product));
             if ($step === null) {
                 return;
             }
-            $world = new World($kit, $breakdown, $before, $waits ??= new Waits($clock, $before->learned));
+            $world = new World($kit, $house, $breakdown, $before, $waits ??= new Waits($clock, $before->learned));
             foreach ($rules->holds as $rule) {
                 foreach ($rule->holds($step, $world) as $hold) {
                     if ($hold->covers($event->atEpoch) && $hold->untilEpoch - $event->atEpoch > self::GRACE_SECONDS) {

@@ -12,9 +12,11 @@ use AmberStep\Core\Material\AttackTable;
 use AmberStep\Core\Material\Below;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Effect;
+use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Liquid;
 use AmberStep\Core\Material\Opacity;
 use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Role;
 use AmberStep\Core\Material\Sheen;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Material\Substrate;
@@ -42,7 +44,7 @@ final class LayerPlanner
             $this->grounds($stack, $area, $primer);
             $colour = $this->product($area->intent->colour);
             if ($colour !== null) {
-                $stack->add(Operation::Colour, (string) $area->intent->colour, $colour, $colour->coats(), CoatKind::Mist, CoatKind::Light);
+                $stack->add(Operation::Colour, (string) $area->intent->colour, $colour, $colour->coats() + ($this->isThinned($colour) ? 1 : 0), CoatKind::Mist, CoatKind::Light);
             }
             $glossy = $colour?->sheen?->isGlossy() === true;
             $melts = $wash && $colour !== null && self::melts($colour, $this->choice->wash());
@@ -63,6 +65,12 @@ final class LayerPlanner
         }
 
         return $out;
+    }
+
+    /** House rule: water acrylics thinner than the label, in a coat more, at lower pressure. */
+    public function isThinned(?Product $product): bool
+    {
+        return $product?->family === Family::WaterAcrylic && $product->role === Role::Colour && $this->house->says('thinning', 'thinner');
     }
 
     public function product(?string $colourId): ?Product
@@ -143,7 +151,11 @@ final class LayerPlanner
         $substrates = $next = $under = [];
         $needed = false;
         foreach ($areas as $area) {
-            $substrates[] = $substrate = $this->substrate($area);
+            $substrate = $this->substrate($area);
+            // Abraded metal gives any primer a hold: it does not decide which.
+            if (! $substrate->isMetal() || ! $this->house->says('etch', 'abrade')) {
+                $substrates[] = $substrate;
+            }
             $needed = $needed || $substrate->isMetal() || $substrate->isSlickSheet() || $substrate === Substrate::Resin || $substrate === Substrate::Printed;
             foreach ([$area->intent->preshade, $area->intent->ground, $area->intent->colour] as $colour) {
                 $product = $this->product($colour);
@@ -163,7 +175,7 @@ final class LayerPlanner
             // About two coats on grey or white plastic, four over red or black (handbook 2).
             $dark = self::any($areas, fn (Area $a): bool => self::isStrong($this->kit->partsById[$a->part]->mouldedColour));
 
-            return new Wanted(Operation::Prime, 'all', $product, $dark ? 4 : 2, CoatKind::Light, CoatKind::Light);
+            return new Wanted(Operation::Prime, 'all', $product, $dark ? 4 : 2, CoatKind::Light, $this->house->says('primer-coat', 'wet') ? CoatKind::Wet : CoatKind::Light);
         }
 
         return null;

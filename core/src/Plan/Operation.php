@@ -37,6 +37,10 @@ enum Operation: string
     case Attach = 'attach';
     case Cabinet = 'cabinet';
     case Look = 'look';
+    case Test = 'test';
+    case TouchUp = 'touch-up';
+    case Rinse = 'rinse';
+    case Strip = 'strip';
 
     /** Paint leaves the gun. */
     public function sprays(): bool
@@ -63,7 +67,7 @@ enum Operation: string
     public function touches(): bool
     {
         return match ($this) {
-            self::Inspect, self::Look, self::Cabinet => false,
+            self::Inspect, self::Look, self::Cabinet, self::Test, self::Rinse, self::Strip => false,
             default => ! $this->leavesLayer(),
         };
     }
@@ -96,6 +100,9 @@ enum Operation: string
             self::PinWash => 'pin wash',
             self::Decal => 'decals',
             self::Final => 'final coat',
+            self::Test => 'test spray',
+            self::Rinse => 'rinse the gun',
+            self::Strip => 'strip the gun',
             default => str_replace('-', ' ', $this->value),
         };
     }

@@ -22,6 +22,7 @@ final readonly class Plan
      * @param  array<string, Aspect>  $pieces  by piece id
      * @param  list<RunningHold>  $holds  soonest first
      * @param  Surface  $final  how the model will be once all of it is done
+     * @param  list<PlannedStep>  $cleaning  when the gun is cleaned, in order (rule paint-gun-clean)
      */
     public function __construct(
         public Context $context,
@@ -31,6 +32,7 @@ final readonly class Plan
         public array $holds,
         public int $nowEpoch,
         public Surface $final,
+        public array $cleaning = [],
     ) {
     }
 
@@ -73,9 +75,21 @@ final readonly class Plan
         return $left;
     }
 
-    /** The one thing to do now; null where everything waits. */
+    /** @return list<PlannedStep> steps of the model and of the gun, by planned time */
+    public function atTheBench(): array
+    {
+        $all = [...$this->cleaning, ...$this->byTime()];
+        usort($all, static fn (PlannedStep $a, PlannedStep $b): int => [$a->startEpoch, $a->place] <=> [$b->startEpoch, $b->place]);
+
+        return $all;
+    }
+
+    /** The one thing to do now; null where everything waits. Paint that must come out of the gun goes first. */
     public function now(): ?PlannedStep
     {
+        if (isset($this->cleaning[0]) && $this->cleaning[0]->startEpoch <= $this->nowEpoch) {
+            return $this->cleaning[0];
+        }
         $aspects = new Aspects($this->context, $this->left, $this->context->room, $this->nowEpoch);
         $open = array_values(array_filter($this->byTime(), static fn (PlannedStep $p): bool => in_array($aspects->ofStep($p)->kind, [AspectKind::Open, AspectKind::Closing], true)));
 

@@ -11,7 +11,7 @@ use AmberStep\Core\Log\Surface;
 final class Progress
 {
     /** What is past once a later layer lies on the area: nobody goes back to it. */
-    private const OVERTAKEN = [Operation::Wash, Operation::Inspect, Operation::Mount, Operation::MaskFaces, Operation::InsideColour, Operation::Prime, Operation::Preshade, Operation::Ground, Operation::Barrier, Operation::Colour, Operation::Gloss, Operation::Decal, Operation::Seal, Operation::PinWash, Operation::Filter, Operation::Final];
+    private const OVERTAKEN = [Operation::Wash, Operation::Abrade, Operation::TouchUp, Operation::Inspect, Operation::Mount, Operation::MaskFaces, Operation::InsideColour, Operation::Prime, Operation::Preshade, Operation::Ground, Operation::Barrier, Operation::Colour, Operation::Gloss, Operation::Decal, Operation::Seal, Operation::PinWash, Operation::Filter, Operation::Final];
 
     /** @var array<string, int> highest rank of a layer that is there, by "area/phase" */
     private array $reached = [];

@@ -38,6 +38,7 @@ final class Rank
             Operation::Ground => self::COLOURS + self::PER_COLOUR * $colour + 3,
             Operation::Colour => self::COLOURS + self::PER_COLOUR * $colour + 5,
             Operation::Unmask => self::AFTER_COLOURS,
+            Operation::TouchUp => self::AFTER_COLOURS + 15,
             Operation::Gloss => self::AFTER_COLOURS + 20,
             Operation::Decal => self::AFTER_COLOURS + 30,
             Operation::Seal => self::AFTER_COLOURS + 40,
@@ -47,7 +48,7 @@ final class Rank
             Operation::Polish => self::AFTER_COLOURS + 80,
             Operation::Scrape => self::AFTER_COLOURS + 95,
             Operation::Attach => self::AFTER_COLOURS + 100,
-            Operation::Cabinet, Operation::Look => 0,
+            Operation::Cabinet, Operation::Look, Operation::Test, Operation::Rinse, Operation::Strip => 0,
         };
 
         return $base + $extra + ($phase === '' ? 0 : self::INSIDE);

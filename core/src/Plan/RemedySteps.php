@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Plan;
 
+use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Inserted;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Surface;
@@ -35,13 +36,19 @@ final class RemedySteps
         }
     }
 
-    public static function inserted(StepSet $steps, Kit $kit, Breakdown $breakdown, LayerPlanner $layers): void
+    public static function inserted(StepSet $steps, Kit $kit, Breakdown $breakdown, LayerPlanner $layers, HouseRules $house): void
     {
         foreach ($kit->inserted as $inserted) {
             $target = $inserted->targets[0] ?? '';
             $piece = $breakdown->pieceAt($target);
             if ($piece === null) {
                 continue;
+            }
+            if ($inserted->operation === Operation::Cabinet && $inserted->cabinetC === null) {
+                if ($house->says('cabinet', 'none')) {
+                    continue;
+                }
+                $inserted = $inserted->at(min($piece->highestCabinetC(), (float) $house->position('cabinet')));
             }
             $joint = isset($kit->jointsById[$target]) ? $target : null;
             for ($n = 1; $n <= $inserted->coats; $n++) {

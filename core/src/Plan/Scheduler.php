@@ -7,6 +7,7 @@ namespace AmberStep\Core\Plan;
 use AmberStep\Core\Drying\Room;
 use AmberStep\Core\Log\Fold;
 use AmberStep\Core\Material\Sheen;
+use AmberStep\Core\Rule\PaintGunClean;
 use AmberStep\Core\Rule\RuleBook;
 use AmberStep\Core\Schedule\Calendar;
 
@@ -19,9 +20,6 @@ final class Scheduler
 {
     /** A chance that closes within this many seconds is taken before the plan's own order. */
     private const CLOSING_SOON = 3 * 3600;
-
-    /** Seconds a mix is kept in the gun between two sprayings before it is rinsed. */
-    public const STAYS_IN_THE_GUN = 1800;
 
     /** Rounds in which holds, air and sessions have to agree on a time. */
     private const ROUNDS = 12;
@@ -37,8 +35,10 @@ final class Scheduler
 
     private readonly Fold $fold;
 
-    /** @var array{string, int}|null what is in the gun, and since when it was last sprayed */
-    private ?array $inTheGun = null;
+    private readonly GunCare $gun;
+
+    /** @var list<PlannedStep> when the gun is cleaned, in order */
+    private array $cleaning = [];
 
     public function __construct(
         private readonly Context $context,
@@ -49,7 +49,7 @@ final class Scheduler
         private readonly Room $room,
     ) {
         $this->fold = new Fold($context->kit, $context->shelf, $world->surface);
-        $this->inTheGun = $world->surface->lastSprayed();
+        $this->gun = new GunCare(new PaintGunClean, $context->house, $world->surface, $context->shelf, $context->breakdown, $context->nowEpoch);
     }
 
     /**
@@ -71,17 +71,21 @@ final class Scheduler
         $candidates = array_filter($left, static fn (Step $s): bool => $open[$s->key] === 0);
         $now = $this->room->nowEpoch;
         while ($candidates !== []) {
-            [$key, $now] = $this->next($candidates, $now);
+            [$key, $at] = $this->next($candidates, $now);
             $step = $candidates[$key];
-            unset($candidates[$key]);
             $minutes = Minutes::of($step, $this->context->kit);
+            if ($this->gun->isDueBefore($step, $at, $minutes)) {
+                $now = $this->clean($now, $step, $at);
+
+                continue;
+            }
+            $now = $at;
+            unset($candidates[$key]);
             $end = $now + (int) ceil($minutes) * 60;
             $this->planned[$key] = new PlannedStep($step, $places[$key], $now, $end, $minutes, $this->holdsOn($step), $waitsOn[$key], $this->sequence->waitsOn($key));
             $this->fold->apply(StepEvent::of($step, 'plan:'.$key, $end, $end));
             $this->changed($step);
-            if ($step->operation->sprays() && $step->product !== null) {
-                $this->inTheGun = [$step->product->id, $end];
-            }
+            $this->gun->sprayed($step, $end);
             $now = $end;
             foreach ($unlocks[$key] ?? [] as $next) {
                 if (--$open[$next] === 0) {
@@ -90,9 +94,28 @@ final class Scheduler
             }
             uksort($candidates, static fn (string $a, string $b): int => $places[$a] <=> $places[$b]);
         }
+        $this->clean($now, null, null);
         uksort($this->planned, static fn (string $a, string $b): int => $places[$a] <=> $places[$b]);
 
         return $this->planned;
+    }
+
+    /** @return list<PlannedStep> when the gun is cleaned, once the rest is planned */
+    public function cleaning(): array
+    {
+        return $this->cleaning;
+    }
+
+    /** Cleans the gun as soon as the hands are free, and says when they are again. */
+    private function clean(int $now, ?Step $next, ?int $nextEpoch): int
+    {
+        $cleaning = $this->gun->clean($now, $next?->operation->sprays() === true ? $next->product : null, $nextEpoch);
+        if ($cleaning === null) {
+            return $now;
+        }
+        $this->cleaning[] = $cleaning;
+
+        return $cleaning->endEpoch;
     }
 
     /** Once a colour is on one piece, nothing is gained by letting the others wait for the last. */
@@ -135,7 +158,7 @@ final class Scheduler
                     continue;
                 }
                 $first ??= $key;
-                if ($loaded === null && $this->isLoaded($step, $now)) {
+                if ($loaded === null && $this->gun->isLoadedFor($step, $now)) {
                     $loaded = $key;
                 }
                 $closes = $this->closes($step, $now);
@@ -148,12 +171,6 @@ final class Scheduler
             }
             $now = $later;
         }
-    }
-
-    /** The paint is in the gun: to go on with it saves a rinse and a mix. */
-    private function isLoaded(Step $step, int $now): bool
-    {
-        return $this->inTheGun !== null && $step->operation->sprays() && $step->product?->id === $this->inTheGun[0] && $now - $this->inTheGun[1] < self::STAYS_IN_THE_GUN;
     }
 
     private function openFrom(Step $step, int $from): int
@@ -216,10 +233,12 @@ final class Scheduler
         return $this->holds[$step->key][1];
     }
 
-    /** Changes when something was done that may bear on the step: on its piece, or once pieces are attached, anywhere. */
+    /** Changes when something was done that may bear on the step: on its piece, or once pieces are attached or for sanding, anywhere. */
     private function stateMark(Step $step): string
     {
-        return ($this->changes[$step->pieceId] ?? 0).'/'.($step->jointId === null ? '' : array_sum($this->changes)).'/'.($this->changes['*'] ?? 0);
+        $anywhere = $step->jointId !== null || $step->operation->sands();
+
+        return ($this->changes[$step->pieceId] ?? 0).'/'.($anywhere ? array_sum($this->changes) : '').'/'.($this->changes['*'] ?? 0);
     }
 
     private function changed(Step $step): void

@@ -37,14 +37,14 @@ final class StepBuilder
     public function build(): StepSet
     {
         foreach ($this->kit->joints as $joint) {
-            JointSteps::add($this->steps, $joint, $this->breakdown);
+            JointSteps::add($this->steps, $joint, $this->breakdown, $this->house);
         }
         foreach ($this->breakdown->pieces as $piece) {
             $this->piece($piece);
         }
         ScrapeSteps::add($this->steps, $this->kit, $this->breakdown, $this->surface);
         RemedySteps::faults($this->steps, $this->surface, $this->breakdown, $this->layers);
-        RemedySteps::inserted($this->steps, $this->kit, $this->breakdown, $this->layers);
+        RemedySteps::inserted($this->steps, $this->kit, $this->breakdown, $this->layers, $this->house);
 
         return $this->steps;
     }
@@ -87,8 +87,27 @@ final class StepBuilder
         $mark = $phase === '' ? '' : '+'.$phase;
         $n = $this->washes($ids);
         $this->steps->add(new Step($piece->id, Operation::Wash, 'all'.$mark, $n, $n, $piece->id, $ids, Rank::of(Operation::Wash, $phase), $piece->position, $phase));
+        $this->abrade($piece, $phase, $areas, $mark);
         if ($phase === '') {
-            $this->steps->add(new Step($piece->id, Operation::Mount, 'all', 1, 1, $piece->id, [$piece->id], Rank::of(Operation::Mount), $piece->position));
+            // A single moulding may stay on its sprue, which then is its holder (house rule).
+            $onSprue = count($piece->parts) === 1 && $this->house->says('sprue', 'on');
+            $operation = $onSprue ? Operation::TouchUp : Operation::Mount;
+            $purpose = $onSprue ? 'gates' : 'all';
+            $this->steps->add(new Step($piece->id, $operation, $purpose, 1, 1, $piece->id, [$piece->id], Rank::of($operation), $piece->position));
+        }
+    }
+
+    /**
+     * Bare metal is keyed before primer where the house rule asks for it.
+     *
+     * @param  non-empty-list<Area>  $areas
+     */
+    private function abrade(Piece $piece, string $phase, array $areas, string $mark): void
+    {
+        $metal = array_values(array_filter($areas, fn (Area $a): bool => $this->layers->substrate($a)->isMetal()));
+        if ($metal !== [] && ! $this->house->says('etch', 'lacquer-primer')) {
+            $ids = array_map(static fn (Area $a): string => $a->id, $metal);
+            $this->steps->add(new Step($piece->id, Operation::Abrade, 'all'.$mark, 1, 1, $piece->id, $ids, Rank::of(Operation::Abrade, $phase), $piece->position, $phase));
         }
     }
 
@@ -146,6 +165,7 @@ final class StepBuilder
                 $piece->id, $wanted->operation, $purpose, $n, $wanted->coats, $piece->id, $ids,
                 Rank::of($wanted->operation, $phase, $colour), $piece->position, $phase,
                 product: $wanted->product, coatKind: $wanted->operation->leavesLayer() ? $wanted->kind($n) : null,
+                thinned: $wanted->operation === Operation::Colour && $this->layers->isThinned($wanted->product),
             ));
         }
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Plan;
 
+use AmberStep\Core\Kit\TestSurface;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Rule\Say;
 
@@ -52,6 +53,10 @@ final class Words
             Operation::Scrape => 'Scrape the faces of '.($context->kit->jointsById[$step->counted()]->name ?? 'the joint').' bare',
             Operation::Cabinet => sprintf('Into the cabinet at %g °C', $step->inserted->cabinetC ?? 45),
             Operation::Look => 'Look at it',
+            Operation::Test => 'Spray a test on '.($step->inserted->surface ?? TestSurface::Spoon)->word(),
+            Operation::TouchUp => 'Cut it off the sprue, touch up the gates',
+            Operation::Rinse => 'Rinse the gun',
+            Operation::Strip => 'Strip the gun',
         };
     }
 
@@ -90,6 +95,9 @@ final class Words
             Operation::Scrape => 'Faces are bare',
             Operation::Cabinet => 'It is in',
             Operation::Look => 'Seen to',
+            Operation::Test => 'Tried',
+            Operation::TouchUp => 'Gates are touched up',
+            Operation::Rinse, Operation::Strip => 'Gun is clean',
             default => 'Coat is on',
         };
     }
@@ -113,6 +121,10 @@ final class Words
             Operation::Glue, Operation::Attach => 'Test fit first. Hold or band it, look along it for alignment, then leave it alone.',
             Operation::Fill => 'Tape either side of the gap, fill proud, strike off to the tape.',
             Operation::CutBack => 'Cut back to the tape, then work up through the grits with light pressure.',
+            Operation::Test => 'Same paint, thinner, gun and ground as on the model. Let it dry, then try tape and a thumbnail on it.',
+            Operation::TouchUp => 'Nip, do not twist. Sand the stub flush, then the same mix with a brush, thin.',
+            Operation::Rinse => 'Spray its own thinner until it comes clear, wipe the needle tip, then a little of the next paint\'s thinner.',
+            Operation::Strip => 'Needle out backwards, nozzle and cup in cleaner, soft brush only; a drop of oil on the packing, none near the tip.',
             Operation::Inspect => 'Under a raking light, every side: scratches, gaps, dust, bare places.',
             default => '',
         };

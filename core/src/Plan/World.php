@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Drying\Waits;
+use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\AreaState;
@@ -13,7 +14,7 @@ use AmberStep\Core\Log\Surface;
 /** The model as it is, or as it will be by then, with its clocks: what hold rules look at. */
 final readonly class World
 {
-    public function __construct(public Kit $kit, public Breakdown $breakdown, public Surface $surface, public Waits $waits)
+    public function __construct(public Kit $kit, public HouseRules $house, public Breakdown $breakdown, public Surface $surface, public Waits $waits)
     {
     }
 

@@ -58,8 +58,8 @@ final class HeatLimit implements Judges, OrdersHolds
         foreach ($context->kit->inserted as $inserted) {
             $piece = $context->breakdown->pieceAt($inserted->targets[0]);
             $key = $piece?->id.'/cabinet/insert+'.$inserted->id.'/1';
-            if ($inserted->operation === Operation::Cabinet && $piece !== null && ($inserted->cabinetC ?? 45) > $piece->highestCabinetC() && $outlook->isLeft($key)) {
-                yield $this->finding($piece, $inserted->cabinetC ?? 45, [$key], [
+            if ($inserted->operation === Operation::Cabinet && $piece !== null && $inserted->cabinetC !== null && $inserted->cabinetC > $piece->highestCabinetC() && $outlook->isLeft($key)) {
+                yield $this->finding($piece, $inserted->cabinetC, [$key], [
                     new Fix(sprintf('Set the cabinet to %g °C', $piece->highestCabinetC()), [Edit::set('inserted', $inserted->id, 'cabinetC', $piece->highestCabinetC())]),
                     new Fix('Let it dry in the room', [Edit::remove('inserted', $inserted->id)]),
                 ]);

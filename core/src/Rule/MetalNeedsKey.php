@@ -5,15 +5,30 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule;
 
 use AmberStep\Core\Plan\Choice;
+use AmberStep\Core\Plan\Context;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
 
 /** Water, alcohol and enamel paint draw back from raised edges of bare metal. */
-final class MetalNeedsKey implements Judges
+final class MetalNeedsKey implements Judges, OrdersSteps
 {
     public function id(): string
     {
         return 'metal-needs-key';
+    }
+
+    /** What is abraded for a key is abraded before its first coat, and washed after (house rule). */
+    public function order(Context $context): iterable
+    {
+        foreach ($context->steps->with(Operation::Abrade) as $abrade) {
+            foreach ($abrade->isRemedy() ? [] : $abrade->targets as $area) {
+                foreach ($context->steps->on($area) as $step) {
+                    if (($step->operation->sprays() || $step->operation === Operation::Wash) && ! $step->isRemedy() && $step->phase === $abrade->phase) {
+                        yield Say::must($abrade, $step, $this, 'Metal is abraded for a key before anything goes on it.');
+                    }
+                }
+            }
+        }
     }
 
     public function judge(Outlook $outlook): iterable
@@ -22,7 +37,7 @@ final class MetalNeedsKey implements Judges
             if (! $substrate->isMetal() || $first->product === null || Choice::holdsOn($first->product, $substrate)) {
                 continue;
             }
-            $abraded = $outlook->context->surface->area($area->id)->count(Operation::Abrade, 'all') > 0
+            $abraded = $outlook->context->surface->area($area->id)->count(Operation::Abrade, 'all') > 0 || $outlook->context->steps->onWith($area->id, Operation::Abrade) !== []
                 || array_filter($outlook->context->kit->inserted, static fn ($i): bool => $i->operation === Operation::Abrade && in_array($area->id, $i->targets, true)) !== [];
             if (! $abraded) {
                 $fixes = Stacks::keyFixes($outlook, $this, $area, $first, 'lacquer or etch primer');

@@ -27,6 +27,9 @@ final readonly class RuleBook
     public static function ofTheTrade(): self
     {
         return new self([
+            new AcrylicWashStays, new CoarsePrimerCut, new Dust, new EdgeFitsScale, new FilmBudget, new FirstCoatMist, new FixRunsHard,
+            new HiddenLight, new MaskInHeat, new MaskReacts, new PaintGunClean, new PlasticBleeds, new PreshadeShows,
+            new PrimerOnColouredPlastic, new TestFirst, new TestOnTheRightSurface, new ThinnerFits, new VinylTouches,
             new BarrierBeforeWash, new BlockedByAssembly, new ClearGlueThenMask, new ClearInsideFirst, new ClearThenWait,
             new DecalDry, new EnamelWindow, new FlashOff, new FragileLast, new GlossBeforeDecal, new GlueSet, new HeatLimit,
             new InspectBetween, new JointFacesBare, new LightThenDark, new MetalNeedsKey, new NotBeforeTime, new PanesLast,

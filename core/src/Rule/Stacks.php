@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule;
 
 use AmberStep\Core\Kit\Area;
+use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Pin;
 use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Material\Substrate;
@@ -56,6 +57,34 @@ final class Stacks
         return Say::fixes([
             Say::unpin($context, static fn (Pin $p): bool => $p->operation === Operation::Prime && ($p->present === false || $p->product !== null) && in_array($p->target, [null, $area->id, $piece], true), 'Put '.$primer.' under it'),
         ]);
+    }
+
+    /** Whether an area is sanded between two moments, really or as planned. */
+    public static function wasSanded(Outlook $outlook, string $areaId, int $fromEpoch, int $untilEpoch): bool
+    {
+        foreach ($outlook->final->area($areaId)->done as $key => $times) {
+            $sanded = Operation::tryFrom(explode('/', $key)[0])?->sands() === true;
+            foreach ($sanded ? $times : [] as $at) {
+                if ($at >= $fromEpoch && $at <= $untilEpoch) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Takes back what was pinned of a layer on a piece, so that another pin can say otherwise.
+     *
+     * @param  list<string>  $areas
+     * @return list<Edit>
+     */
+    public static function unpins(Context $context, Operation $operation, string $purpose, string $piece, array $areas): array
+    {
+        $pins = array_filter($context->kit->pins, static fn (Pin $p): bool => $p->target !== null && $p->concerns($operation, $purpose, $piece, ...$areas));
+
+        return array_values(array_map(static fn (Pin $p): Edit => Edit::remove('pins', $p->id), $pins));
     }
 
     /** The pin that changed how an operation is done on an area, if there is one. */

@@ -20,6 +20,12 @@ final class StateFirst implements OrdersHolds
 
     public function holds(Step $step, World $world): iterable
     {
+        return in_array($step->fault, FixRunsHard::RUBBED, true) ? [] : self::untilReached($step, $world, $this->id());
+    }
+
+    /** @return iterable<Hold> until all layers of the step's areas have reached the state it waits for */
+    public static function untilReached(Step $step, World $world, string $rule): iterable
+    {
         $kind = $step->waitsFor ?? ($step->operation->sands() && $step->jointId === null ? WaitKind::SandSafe : null);
         if ($kind === null) {
             return;
@@ -32,7 +38,7 @@ final class StateFirst implements OrdersHolds
                 }
                 $wait = $world->waits->of($layer, $kind, $state);
                 $until = $wait->fromEpoch + (int) (($wait->untilEpoch - $wait->fromEpoch) * $step->waitFactor);
-                yield new Hold(self::hold($kind), $target, $wait->fromEpoch, $until, $this->id(), $layer->word(), $wait);
+                yield new Hold(self::hold($kind), $target, $wait->fromEpoch, $until, $rule, $layer->word(), $wait);
             }
         }
     }

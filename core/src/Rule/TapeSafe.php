@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule;
 
 use AmberStep\Core\Document\Id;
+use AmberStep\Core\Drying\Wait;
 use AmberStep\Core\Kit\Edit;
+use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Inserted;
+use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Material\Role;
@@ -22,6 +25,10 @@ use AmberStep\Core\Plan\World;
 /** Tape goes on paint that is tape-safe, down to its lowest layer: else it lifts or marks. */
 final class TapeSafe implements Judges, OrdersHolds
 {
+    private const WEEK = 7 * 86400;
+
+    private const FEW_HOURS = 4 * 3600;
+
     public function id(): string
     {
         return 'tape-safe';
@@ -37,10 +44,23 @@ final class TapeSafe implements Judges, OrdersHolds
             foreach ($state->layers as $layer) {
                 if ($layer->product !== null) {
                     $wait = $world->waits->of($layer, WaitKind::TapeSafe, $state);
-                    yield new Hold(HoldKind::TapeSafe, $target, $wait->fromEpoch, $wait->untilEpoch, $this->id(), $layer->word(), $wait);
+                    yield new Hold(HoldKind::TapeSafe, $target, $wait->fromEpoch, self::until($layer, $wait, $world->house), $this->id(), $layer->word(), $wait);
                 }
             }
         }
+    }
+
+    /** By the table; a week for aerosol and enamel, or a few hours for what dries by leaving (house rule). */
+    private static function until(Layer $layer, Wait $wait, HouseRules $house): int
+    {
+        $family = $layer->product?->family;
+        $slow = in_array($family, [Family::Aerosol, Family::Enamel, Family::HardenedEnamel], true);
+
+        return match (true) {
+            $slow && $house->says('tape-after', 'week') => max($wait->untilEpoch, $wait->fromEpoch + self::WEEK),
+            $family?->figures()->driesBy->leaves() === true && $house->says('tape-after', 'few-hours') => min($wait->untilEpoch, $wait->fromEpoch + self::FEW_HOURS),
+            default => $wait->untilEpoch,
+        };
     }
 
     /** Tape takes the shine off a buffed metallic, however old it is: clear goes over it first. */

@@ -45,7 +45,12 @@ final class TooEarly implements Judges
         $fixes = $over || $areas === [] ? [] : [Say::look($outlook, $key, $areas, self::remedy($hold->kind), self::waitFor($hold->kind))];
 
         return new Finding(
-            $hold->rule, $over ? Severity::Note : Severity::Stop,
+            $hold->rule, match (true) {
+                $over => Severity::Note,
+                // Dust in tacky paint can be flatted out: not what the plan fails by.
+                $hold->rule === 'dust' => Severity::Think,
+                default => Severity::Stop,
+            },
             $over ? 'It went on early: look at it' : 'Too early on '.$where,
             sprintf('%s went on %s at %s, while %s (%s) forbade %s until %s.', ucfirst(str_replace('-', ' ', $what)), $where, $at, $hold->because, self::word($hold->kind), $hold->kind->forbids(), $until),
             $targets, [], $fixes, rests: $breach->event->id,

@@ -27,6 +27,12 @@ final class TradeOrder implements OrdersSteps
                 $washes = array_values(array_filter($context->steps->ofPiece($step->pieceId), static fn (Step $s): bool => $s->operation === Operation::Wash && $s->phase === ''));
                 yield from Say::all($washes, [$step], $this, 'A piece is washed, then put on its holder: no hand touches it after.');
                 yield from Say::all([$step], $this->sprays($context, $step->pieceId), $this, 'A piece is put on its holder before it is sprayed.');
+            } elseif ($step->operation === Operation::TouchUp) {
+                foreach ($context->steps->ofPiece($step->pieceId) as $other) {
+                    if ($other->operation->leavesLayer() && ! $other->isRemedy()) {
+                        yield $other->rank < $step->rank ? Say::must($other, $step, $this, 'The gates are touched up once the colour is on.') : Say::must($step, $other, $this, 'Clear coats go over the touched-up gates.');
+                    }
+                }
             } elseif ($step->operation === Operation::Attach && $step->inserted === null) {
                 yield from $this->attach($context, $step);
             } elseif ($step->isRemedy()) {

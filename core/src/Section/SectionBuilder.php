@@ -65,7 +65,7 @@ final class SectionBuilder
         }
         foreach ($state->layers as $i => $layer) {
             $real = array_filter($layer->coats, fn (Coat $c): bool => $this->isReal($c->atEpoch));
-            $steps = array_values(array_unique(array_filter(array_map(static fn (Coat $c): ?string => $c->stepKey, $layer->coats))));
+            $steps = array_values(array_unique(array_filter(array_map(static fn (Coat $c): ?string => $c->stepKey, $layer->coats), is_string(...))));
             $cells[] = new Cell($area->id, $this->rows->of($area->id, "layer {$i}"), RowKind::of($layer->operation), count($layer->coats), count($real), $layer->filmMicrons(), $layer->firstCoat()->atEpoch, $steps, $layer);
         }
         foreach ([Operation::Flat, Operation::Abrade, Operation::Polish] as $operation) {
@@ -154,7 +154,7 @@ final class SectionBuilder
         $lids = [];
         foreach ($this->plan->left as $key => $planned) {
             foreach ($planned->holds as $hold) {
-                if ($hold->untilEpoch <= max($hold->fromEpoch, $this->plan->nowEpoch) || $hold->kind === HoldKind::Room) {
+                if ($hold->untilEpoch <= max($hold->fromEpoch, $this->plan->nowEpoch) || $hold->kind === HoldKind::Room || $hold->rule === 'dust') {
                     continue;
                 }
                 foreach ($layers[$hold->target] ?? [] as $cell) {

@@ -57,10 +57,10 @@ final readonly class SetUp
             $clear => [[10.0, 15.0], 0.5, $figures->pressureBar->high],
             $soft => [[3.0, 6.0], 0.2, 1.0],
             $small => [[3.0, 6.0], 0.35, 1.0],
-            default => [[8.0, 12.0], 0.35, $figures->pressureBar->middle()],
+            default => [[8.0, 12.0], 0.35, $step->thinned ? $figures->pressureBar->low : $figures->pressureBar->middle()],
         };
 
-        return new self(self::ratioOf($figures->thinnerPerPaint->middle()), $figures->thinner, $task[2], $task[0], $task[1], $coat, $amount);
+        return new self(self::ratioOf($step->thinned ? $figures->thinnerPerPaint->high : $figures->thinnerPerPaint->middle()), $figures->thinner, $task[2], $task[0], $task[1], $coat, $amount);
     }
 
     /** Minutes of spraying: mix / flow, and one for the piece. */

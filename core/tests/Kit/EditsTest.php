@@ -7,6 +7,7 @@ namespace AmberStep\Core\Tests\Kit;
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Document\Id;
 use AmberStep\Core\Kit\Edit;
+use AmberStep\Core\Kit\HouseBook;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Tests\Support\Build;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -124,8 +125,9 @@ final class EditsTest extends TestCase
         $both = $user->with(new HouseRules(['primer' => 'always']));
 
         self::assertSame(['always', 'enamel', 'until-clean'], array_map($both->position(...), ['primer', 'wash', 'inspection']));
-        foreach (HouseRules::QUESTIONS as $question => $positions) {
-            self::assertSame($positions[0], (new HouseRules)->position($question));
+        foreach (HouseBook::questions() as $question => $about) {
+            self::assertSame($about->positions[0]->id, (new HouseRules)->position($question));
+            self::assertGreaterThan(1, count($about->positions), $question);
         }
     }
 }

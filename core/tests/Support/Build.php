@@ -40,7 +40,7 @@ final class Build
     {
         $this->names = new Names;
         $this->zone = new DateTimeZone($said['zone'] ?? 'UTC');
-        $this->shelf = Paints::shelf($this->names, $said['without'] ?? []);
+        $this->shelf = Paints::shelf($this->names, $said['without'] ?? [], $said['shelf'] ?? []);
         $this->now = $this->at($said['now'] ?? '2026-03-02 20:00');
         $this->kit = (new KitWords($this->names, $this->zone))->kit($said);
         foreach ($said['log'] ?? [] as $event) {

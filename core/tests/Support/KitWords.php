@@ -112,7 +112,7 @@ final class KitWords
      */
     private function edges(array $said): array
     {
-        return array_map(fn (array $e, int $i): array => ['id' => $this->names->id("edge {$i}"), 'areas' => [$this->names->id($e[0]), $this->names->id($e[1])], 'mm' => $e[2], 'kind' => $e[3] ?? 'hard', 'curve' => $e[4] ?? 'flat'], $said, array_keys($said));
+        return array_map(fn (array $e, int $i): array => ['id' => $this->names->id("edge {$i}"), 'areas' => [$this->names->id($e[0]), $this->names->id($e[1])], 'mm' => $e[2], 'kind' => $e[3] ?? 'hard', 'curve' => $e[4] ?? 'flat', ...($e[5] ?? [])], $said, array_keys($said));
     }
 
     /**

@@ -32,12 +32,15 @@ final class Paints
         'acrylic wash' => ['water-acrylic', 'wash', '#3F352B', []],
     ];
 
-    /** @param  list<string>  $without */
-    public static function shelf(Names $names, array $without = []): Shelf
+    /**
+     * @param  list<string>  $without
+     * @param  array<string, array{string, string, string|null, array<string, mixed>}>  $more  in front of the others
+     */
+    public static function shelf(Names $names, array $without = [], array $more = []): Shelf
     {
         $products = [];
-        foreach (array_diff_key(self::ALL, array_flip($without)) as $name => [$family, $role, $swatch, $more]) {
-            $products[] = Product::fromArray(['id' => $names->id($name), 'name' => $name, 'family' => $family, 'role' => $role, 'swatch' => $swatch, ...$more]);
+        foreach ([...$more, ...array_diff_key(self::ALL, [...array_flip($without), ...$more])] as $name => [$family, $role, $swatch, $rest]) {
+            $products[] = Product::fromArray(['id' => $names->id($name), 'name' => $name, 'family' => $family, 'role' => $role, 'swatch' => $swatch, ...$rest]);
         }
 
         return new Shelf($products);

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Kit;
+
+/** Handbook 5: where good modellers disagree, as far as it bears on a plan of layers. */
+final class HouseBook
+{
+    private const BOOK = [
+        'primer' => ['When do you prime?', 'primer and inspection steps, last grit before paint', [
+            'always' => ['Always', 'One ground for every colour, and it shows what was missed.'],
+            'where-needed' => ['Where a rule needs it', 'Metal, sheet, resin and weak colours; a coat less of film everywhere else.'],
+            'never' => ['Never, polish the plastic', 'The sharpest detail there is; every scratch must be gone first.'],
+        ]],
+        'primer-coat' => ['How does primer go on?', 'coat kind and flash of the primer', [
+            'nearly-dry' => ['Nearly dry on contact', 'It cannot pool in a line or run from an edge.'],
+            'wet' => ['Wet and levelling', 'Smoother under gloss; it wants a longer flash and a level piece.'],
+        ]],
+        'inspection' => ['How many looks after primer?', 'rounds of inspection', [
+            'until-clean' => ['Until a look finds nothing', 'What is found in colour costs five times as much.'],
+            'one' => ['One', 'The first look finds most of it.'],
+            'none' => ['None', 'For a quick build that is seen from an arm away.'],
+        ]],
+        'panes' => ['Panes: glue or mask first?', 'order of gluing and masking, glue', [
+            'glue-then-mask' => ['Glue, then mask', 'The frame is painted with the hull and the joint closes under paint.'],
+            'mask-first' => ['Mask first, attach with white glue', 'No cement near a pane, and a spoilt one comes off again.'],
+        ]],
+        'sprue' => ['Paint on or off the sprue?', 'holders, touch-up of gates', [
+            'off' => ['Off', 'Every gate is cleaned before paint and nothing is touched up.'],
+            'on' => ['Small parts on the sprue, touch up the gates', 'The sprue is the holder; a dot of paint on each gate later.'],
+        ]],
+        'thinning' => ['How thin are water acrylics sprayed?', 'ratio, coats, pressure', [
+            'label' => ['As the label says', 'It covers in the coats the label promises.'],
+            'thinner' => ['Thinner, one coat more, lower pressure', 'Finer edges and no grain, for a coat more of waiting.'],
+        ]],
+        'camouflage' => ['How are soft edges made?', 'mask medium, minutes', [
+            'held-off' => ['To scale: rolled putty or paper held off', 'The soft edge is as wide as the scale wants, everywhere.'],
+            'taped' => ['Taped hard', 'Clean and quick, right where the subject was taped.'],
+            'freehand' => ['Freehand', 'The liveliest edge; the gun must be set fine.'],
+        ]],
+        'barrier' => ['What goes under a wash?', 'layers', [
+            'gloss' => ['Gloss', 'The wash runs along the line and wipes off the panel.'],
+            'satin' => ['Satin', 'Enough to run, and no shine to kill later.'],
+            'none' => ['Nothing where families differ', 'A layer less; the wash tints the panel a little.'],
+        ]],
+        'wash' => ['What is the wash?', 'families, waits', [
+            'oil' => ['Artist oil and white spirit', 'Hours to move it about; days until it is dry.'],
+            'enamel' => ['Ready enamel wash', 'One evening to work it, dry in two days.'],
+            'acrylic' => ['Water acrylic', 'Dry in minutes; it cannot be lifted again.'],
+        ]],
+        'seam-check' => ['How is a seam checked?', 'steps at seams', [
+            'odd-paint' => ['A coat of odd-coloured paint', 'It shows the step and the hollow, and sands off again.'],
+            'primer' => ['With the primer', 'One coat for both; what it shows is sanded through primer.'],
+            'pen-light' => ['Pen and raking light', 'Nothing to dry; it needs a good eye.'],
+        ]],
+        'etch' => ['Bare etch and metal?', 'steps before primer, primer', [
+            'lacquer-primer' => ['Lacquer primer', 'It bites without touching the detail.'],
+            'abrade' => ['Abrade', 'Any primer holds on a keyed surface; thin etch bends.'],
+            'both' => ['Both', 'For what is handled: the surest hold.'],
+        ]],
+        'cabinet' => ['How warm is the cabinet?', 'waits of pieces put into it', [
+            '45' => ['45 °C', 'Styrene takes it, and a wait shrinks to a quarter.'],
+            '40' => ['40 °C', 'For clear parts, resin and a thermometer one does not trust.'],
+            'none' => ['No cabinet', 'Nothing warps in a room.'],
+        ]],
+        'gun' => ['How is the gun cleaned?', 'cleaning steps', [
+            'rinse' => ['Rinse until clear, strip now and then', 'Every strip wears needle and packing.'],
+            'strip-evening' => ['Strip every evening', 'Nothing is ever left to dry in the nozzle.'],
+        ]],
+        'tape-after' => ['When does tape go on?', 'holds before masking', [
+            'table' => ['By the table', 'What the family typically needs.'],
+            'week' => ['A week for aerosol and enamel', 'Thick films give off solvent for days.'],
+            'few-hours' => ['After a few hours', 'Thin coats, low-tack tape, and a test on a spoon.'],
+        ]],
+    ];
+
+    /** @return array<string, HouseQuestion> by id, in the order of the work */
+    public static function questions(): array
+    {
+        $questions = [];
+        foreach (self::BOOK as $id => [$title, $changes, $positions]) {
+            $questions[$id] = new HouseQuestion($id, $title, $changes, array_map(static fn (int|string $p, array $said): HousePosition => new HousePosition((string) $p, $said[0], $said[1]), array_keys($positions), $positions));
+        }
+
+        return $questions;
+    }
+
+    /** @return list<string> the positions on a question, the default first; none where there is no such question */
+    public static function positions(string $question): array
+    {
+        return array_map(strval(...), array_keys(self::BOOK[$question][2] ?? []));
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule;
+
+use AmberStep\Core\Material\WaitKind;
+use AmberStep\Core\Plan\Hold;
+use AmberStep\Core\Plan\HoldKind;
+use AmberStep\Core\Plan\Step;
+use AmberStep\Core\Plan\World;
+
+/** Nobody sands in a room where paint is tacky: the dust settles in it. */
+final class Dust implements OrdersHolds
+{
+    public function id(): string
+    {
+        return 'dust';
+    }
+
+    public function holds(Step $step, World $world): iterable
+    {
+        if (! $step->operation->sands()) {
+            return;
+        }
+        $known = [];
+        foreach ($world->surface->areas() as $id => $state) {
+            $top = $state->top();
+            if ($top?->product === null || $state->isMasked() || isset($known[$top->mark])) {
+                continue;
+            }
+            $known[$top->mark] = true;
+            $wait = $world->waits->of($top, WaitKind::TouchDry, $state);
+            yield new Hold(HoldKind::Touch, (string) $id, $wait->fromEpoch, $wait->untilEpoch, $this->id(), 'tacky '.$top->word(), $wait);
+        }
+    }
+}
