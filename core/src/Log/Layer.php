@@ -77,6 +77,14 @@ final readonly class Layer
         return str_starts_with($this->firstCoat()->eventId, 'plan:');
     }
 
+    /** The coats of it that are really there, where more are planned on top; null where that is none or all. */
+    public function asLaid(): ?self
+    {
+        $laid = array_values(array_filter($this->coats, static fn (Coat $c): bool => ! str_starts_with($c->eventId, 'plan:')));
+
+        return $laid === [] || count($laid) === count($this->coats) ? null : new self($this->operation, $this->purpose, $this->product, $laid);
+    }
+
     public function word(): string
     {
         return $this->product === null ? 'decal' : $this->product->name;

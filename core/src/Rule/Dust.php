@@ -30,8 +30,12 @@ final class Dust implements OrdersHolds
                 continue;
             }
             $known[$top->mark] = true;
-            $wait = $world->waits->of($top, WaitKind::TouchDry, $state);
-            yield new Hold(HoldKind::Touch, (string) $id, $wait->fromEpoch, $wait->untilEpoch, $this->id(), 'tacky '.$top->word(), $wait);
+            foreach ([$top, $top->asLaid()] as $layer) {
+                if ($layer !== null) {
+                    $wait = $world->waits->of($layer, WaitKind::TouchDry, $state);
+                    yield new Hold(HoldKind::Touch, (string) $id, $wait->fromEpoch, $wait->untilEpoch, $this->id(), 'tacky '.$layer->word(), $wait);
+                }
+            }
         }
     }
 }

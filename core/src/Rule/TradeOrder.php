@@ -84,7 +84,7 @@ final class TradeOrder implements OrdersSteps
                     yield Say::must($remedy, $step, $this, 'What went wrong is put right before anything else goes on it.');
                 } elseif ($remedy->inserted !== null && RemedySteps::isBefore($remedy->inserted, $step)) {
                     yield Say::must($remedy, $step, $this, "{$remedy->title}, first.");
-                } elseif ($remedy->operation->leavesLayer() && ($step->operation->leavesLayer() || $step->operation === Operation::Decal) && $step->rank < $remedy->rank) {
+                } elseif (($remedy->operation->leavesLayer() || ($remedy->operation->sands() && $remedy->inserted?->before !== null)) && ($step->operation->leavesLayer() || $step->operation === Operation::Decal) && $step->rank < $remedy->rank) {
                     yield Say::must($step, $remedy, $this, ucfirst($remedy->operation->word())." goes on {$step->operation->word()}.");
                 }
             }
