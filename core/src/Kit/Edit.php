@@ -56,7 +56,7 @@ final readonly class Edit
         $op = $in->oneOf('op', EditOp::class, EditOp::Set);
         $list = $in->text('list', 40);
         $edit = match ($op) {
-            EditOp::Set => new self($op, $list, $in->id('id'), $in->text('field', 60), $in->raw('value')),
+            EditOp::Set => new self($op, $list, $list === EditedDocument::KIT ? ($in->optionalId('id') ?? '') : $in->id('id'), $in->text('field', 60), $in->raw('value')),
             EditOp::Add => new self($op, $list, '', '', $in->raw('value')),
             EditOp::Remove => new self($op, $list, $in->id('id')),
             EditOp::House => new self($op, $list, '', '', $in->optionalText('value', 40)),
@@ -78,7 +78,7 @@ final readonly class Edit
     public static function listFrom(mixed $edits): array
     {
         $problems = new Problems;
-        $list = Reader::of(['edits' => $edits], '', $problems)->each('edits', self::read(...), 200);
+        $list = Reader::of(['edits' => $edits], '', $problems)->each('edits', self::read(...), 5000);
         if ($list === []) {
             $problems->add('edits', 'is empty', 'give at least one edit');
         }
@@ -101,7 +101,7 @@ final readonly class Edit
     public function toArray(): array
     {
         return match ($this->op) {
-            EditOp::Set => ['op' => 'set', 'list' => $this->list, 'id' => $this->id, 'field' => $this->field, 'value' => $this->value],
+            EditOp::Set => ['op' => 'set', 'list' => $this->list, ...($this->id === '' ? [] : ['id' => $this->id]), 'field' => $this->field, 'value' => $this->value],
             EditOp::Add => ['op' => 'add', 'list' => $this->list, 'value' => $this->value],
             EditOp::Remove => ['op' => 'remove', 'list' => $this->list, 'id' => $this->id],
             EditOp::House => ['op' => 'house', 'list' => $this->list, 'value' => $this->value],

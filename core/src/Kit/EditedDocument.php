@@ -9,6 +9,9 @@ use AmberStep\Core\Document\BadDocument;
 /** Carries edits out on a kit's document and works out what would take them back. */
 final class EditedDocument
 {
+    /** Stands for the kit itself in an edit that sets its name, subject or scale. */
+    public const KIT = 'kit';
+
     /** @var list<Edit> */
     private array $inverse = [];
 
@@ -22,7 +25,7 @@ final class EditedDocument
     {
         $undo = match ($edit->op) {
             EditOp::House => $this->house($edit),
-            EditOp::Set => $this->set($edit),
+            EditOp::Set => $edit->list === self::KIT ? $this->setOfKit($edit) : $this->set($edit),
             EditOp::Add => $this->add($edit),
             EditOp::Remove => $this->remove($edit),
         };
@@ -54,6 +57,17 @@ final class EditedDocument
         $this->document['house'] = $house;
 
         return Edit::house($edit->list, $before);
+    }
+
+    private function setOfKit(Edit $edit): Edit
+    {
+        if (! in_array($edit->field, ['name', 'subject', 'scale'], true)) {
+            throw BadDocument::at(self::KIT.'.'.mb_scrub($edit->field), 'is not a field that can be set', 'use name, subject or scale');
+        }
+        $before = $this->document[$edit->field];
+        $this->document[$edit->field] = $edit->value;
+
+        return Edit::set(self::KIT, '', $edit->field, $before);
     }
 
     private function set(Edit $edit): Edit

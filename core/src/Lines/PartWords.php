@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Lines;
+
+/** Reads the phrases that say what a part is. */
+final readonly class PartWords
+{
+    /** What plastic is usually moulded in, by the word people use. */
+    private const MOULDED = [
+        'white' => '#F2F1EC', 'grey' => '#9B9B98', 'light grey' => '#C9C9C6', 'dark grey' => '#5E5F60', 'black' => '#232325', 'red' => '#B01A20', 'blue' => '#2B4C8C',
+        'green' => '#4E6B4A', 'yellow' => '#E8BE28', 'sand' => '#C8B084', 'tan' => '#C8B084', 'brown' => '#6A4A34', 'silver' => '#B4B6B8', 'orange' => '#D8641E',
+    ];
+
+    public function __construct(private Draft $draft)
+    {
+    }
+
+    /**
+     * @return string|null what it means; null where the phrase is not about a part
+     *
+     * @throws NotRead where it is, and is wrong
+     */
+    public function read(Phrase $phrase, string $partId): ?string
+    {
+        $word = Vocabulary::part()[$phrase->word()] ?? null;
+        if ($word !== null) {
+            $this->draft->set('parts', $partId, $word[0], $word[1]);
+
+            return $word[2];
+        }
+        foreach (['no' => ['number', 'number', 40], 'slot' => ['slot', 'slot', 40], 'hand' => ['hand', 'hand', 10]] as $lead => [$field, $says, $most]) {
+            $text = $phrase->behind($lead);
+            if ($text !== null) {
+                $value = Ref::read($text, "a {$says}")->name;
+                if (mb_strlen($value) > $most) {
+                    throw new NotRead("the {$says} is longer than {$most} characters", 'make it shorter');
+                }
+                $this->draft->set('parts', $partId, $field, $value);
+
+                return "{$says} {$value}";
+            }
+        }
+
+        return $this->step($phrase, $partId) ?? $this->moulded($phrase, $partId);
+    }
+
+    private function step(Phrase $phrase, string $partId): ?string
+    {
+        $text = $phrase->behind('step');
+        if ($text === null) {
+            return null;
+        }
+        if (preg_match('/\A[1-9]\d{0,2}\z/', $text->text) !== 1) {
+            throw new NotRead("\"{$text->text}\" is not a step of the booklet", 'write a whole number from 1 to 999, such as step 12');
+        }
+        $this->draft->set('parts', $partId, 'bookletStep', (int) $text->text);
+
+        return "booklet step {$text->text}";
+    }
+
+    private function moulded(Phrase $phrase, string $partId): ?string
+    {
+        $text = $phrase->behind('moulded');
+        if ($text === null) {
+            return null;
+        }
+        $swatch = self::MOULDED[$text->word()] ?? (preg_match('/\A#[0-9A-Fa-f]{6}\z/', $text->text) === 1 ? strtoupper($text->text) : null);
+        if ($swatch === null) {
+            throw new NotRead("\"{$text->text}\" is not a moulded colour", 'write one of '.implode(', ', array_keys(self::MOULDED)).', or #C9C9C6');
+        }
+        $this->draft->set('parts', $partId, 'mouldedColour', $swatch);
+
+        return 'moulded in '.$text->text;
+    }
+}
