@@ -158,6 +158,11 @@ final class Draft
         return ! isset($this->made[$id]) || isset($this->said["{$list}/{$id}/{$field}"]);
     }
 
+    public function isSaid(string $list, string $id, string $field): bool
+    {
+        return isset($this->said["{$list}/{$id}/{$field}"]);
+    }
+
     public function isMade(string $id): bool
     {
         return isset($this->made[$id]);

@@ -51,12 +51,6 @@ final readonly class LinePrinter
         return $lines === [] ? '' : implode("\n", $lines)."\n";
     }
 
-    /** The edges of an area as they stand on its line; each is written once, on the line of its first area. */
-    public static function edges(Area $area, Kit $kit, Shelf $shelf): string
-    {
-        return implode('; ', (new self($kit, $shelf))->edgesOf($area));
-    }
-
     private function colour(Colour $colour): string
     {
         return "colour {$this->called[$colour->id]} = {$this->paint($colour->product)}".($colour->mustMatch ? ', must match' : '');
@@ -133,7 +127,14 @@ final readonly class LinePrinter
         ], static fn (string $s): bool => $s !== ''));
     }
 
-    private function place(string $areaId): string
+    /** How a thing of the kit is called in a line. */
+    public function called(string $id): string
+    {
+        return $this->called[$id] ?? '';
+    }
+
+    /** How an area is called from another part's line. */
+    public function place(string $areaId): string
     {
         $area = $this->kit->areasById[$areaId];
 
