@@ -13,10 +13,10 @@ use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Material\Product;
 
-/** A build in a file of its own (docs/format/build-1.schema.json). Canonical: the same build gives the same bytes. */
+/** A build in a file of its own (docs/format/build-2.schema.json). Canonical: the same build gives the same bytes. */
 final readonly class BuildFile
 {
-    public const FORMAT = 1;
+    public const FORMAT = 2;
 
     /**
      * @param  list<Product>  $products
@@ -50,6 +50,8 @@ final readonly class BuildFile
         if ($format > self::FORMAT) {
             throw BadDocument::at('format', "is {$format}, which is newer than this product reads", 'use one up to '.self::FORMAT.', or a newer version of the product');
         }
+        $in = Reader::of(Lift::toCurrent($format, is_array($data) ? $data : []), '', $problems);
+        $in->raw('format');
         $id = $in->id('id');
         $products = $in->each('products', Product::read(...));
         $events = $in->each('events', Event::read(...), 20000);

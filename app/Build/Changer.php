@@ -27,9 +27,9 @@ final readonly class Changer
      *
      * @throws Conflict when the build was changed meanwhile
      */
-    public function apply(string $buildId, int $revision, string $title, array $edits): Change
+    public function apply(string $buildId, int $revision, string $title, array $edits): Applied
     {
-        return DB::transaction(function () use ($buildId, $revision, $title, $edits): Change {
+        return DB::transaction(function () use ($buildId, $revision, $title, $edits): Applied {
             $build = $this->at($buildId, $revision);
             [$kit, $inverse] = Kit::fromArray($build->kit)->applyWithInverse($edits);
 
@@ -44,9 +44,9 @@ final readonly class Changer
      *
      * @throws Conflict when the build was changed meanwhile
      */
-    public function undo(string $buildId, int $revision, string $changeId): Change
+    public function undo(string $buildId, int $revision, string $changeId): Applied
     {
-        return DB::transaction(function () use ($buildId, $revision, $changeId): Change {
+        return DB::transaction(function () use ($buildId, $revision, $changeId): Applied {
             $build = $this->at($buildId, $revision);
             $change = Change::query()->where('build_id', $buildId)->find($changeId);
             if ($change === null) {
@@ -61,7 +61,7 @@ final readonly class Changer
     }
 
     /** The last change that was not taken back. */
-    public function undoable(string $buildId): ?Change
+    public function undoable(string $buildId): ?Applied
     {
         $undone = [];
         /** @var list<Change> $changes */
@@ -70,7 +70,7 @@ final readonly class Changer
             if ($change->undoes !== null) {
                 $undone[$change->undoes] = true;
             } elseif (! isset($undone[$change->id])) {
-                return $change;
+                return Applied::of($change);
             }
         }
 
@@ -93,12 +93,12 @@ final readonly class Changer
      * @param  list<Edit>  $edits
      * @param  list<Edit>  $inverse
      */
-    private function store(Build $build, Kit $kit, string $title, array $edits, array $inverse, ?string $undoes): Change
+    private function store(Build $build, Kit $kit, string $title, array $edits, array $inverse, ?string $undoes): Applied
     {
         $all = static fn (array $list): array => array_map(static fn (Edit $e): array => $e->toArray(), $list);
         $build->update(['kit' => $kit->toArray(), 'name' => $kit->name, 'revision' => $build->revision + 1]);
 
-        return Change::query()->create(['id' => strtoupper((string) Str::ulid()), 'build_id' => $build->id, 'revision' => $build->revision, 'title' => mb_substr($title, 0, 200), 'edits' => $all($edits), 'inverse' => $all($inverse), 'undoes' => $undoes, 'at' => $this->clock->epoch()]);
+        return Applied::of(Change::query()->create(['id' => strtoupper((string) Str::ulid()), 'build_id' => $build->id, 'revision' => $build->revision, 'title' => mb_substr($title, 0, 200), 'edits' => $all($edits), 'inverse' => $all($inverse), 'undoes' => $undoes, 'at' => $this->clock->epoch()]));
     }
 
     private function refuseIfTouchedLater(Change $change): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Build;
 
 use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Material\Product as Paint;
 use App\Models\Build;
 use App\Models\Change;
@@ -60,6 +61,21 @@ final readonly class Porter
 
             return $file->id;
         });
+    }
+
+    /** A new build with nothing done on it. */
+    public function add(Kit $kit): string
+    {
+        $id = strtoupper((string) Str::ulid());
+        DB::transaction(static fn () => Build::query()->create(['id' => $id, 'position' => 1 + (int) Build::query()->max('position'), 'name' => $kit->name, 'kit' => $kit->toArray(), 'revision' => 1, 'demo' => false]));
+
+        return $id;
+    }
+
+    /** The kit of a build as a build of its own, under new ids, with an empty log. */
+    public function kitCopy(LoadedBuild $build): string
+    {
+        return $this->import(self::copyOf(new BuildFile($build->id, $build->kit, $this->export($build)->products, [])), null);
     }
 
     public function export(LoadedBuild $build): BuildFile

@@ -7,11 +7,16 @@ namespace App\Repositories;
 use AmberStep\Core\Material\Product as Paint;
 use AmberStep\Core\Material\Shelf;
 use App\Models\Product;
+use Illuminate\Support\Facades\DB;
 
 /** The shelf, as core sees it. */
 final class ShelfRepository
 {
     private ?Shelf $shelf = null;
+
+    public function __construct(private readonly Settings $settings)
+    {
+    }
 
     public function shelf(): Shelf
     {
@@ -19,6 +24,36 @@ final class ShelfRepository
         $rows = $this->shelf === null ? Product::query()->orderBy('position')->orderBy('id')->get()->all() : [];
 
         return $this->shelf ??= new Shelf(array_map(static fn (Product $p): Paint => Paint::fromArray($p->body), $rows));
+    }
+
+    /**
+     * Puts products on the shelf as they are given: changed where their id is known, new where it is not.
+     *
+     * @param  list<Paint>  $products
+     * @return array{int, int} how many are new, how many were changed
+     */
+    public function put(array $products): array
+    {
+        $counts = DB::transaction(function () use ($products): array {
+            $added = $changed = 0;
+            foreach ($products as $product) {
+                $known = Product::query()->find($product->id);
+                if ($known === null) {
+                    $this->addMissing([$product]);
+                    $added++;
+                } elseif ($known->body !== $product->toArray()) {
+                    $known->update(['body' => $product->toArray()]);
+                    $changed++;
+                }
+            }
+            // What was kept of answers rests on the shelf as it was.
+            $this->settings->set('shelf', ['revision' => (int) ($this->settings->value('shelf')['revision'] ?? 0) + 1]);
+
+            return [$added, $changed];
+        });
+        $this->shelf = null;
+
+        return $counts;
     }
 
     /**

@@ -23,7 +23,6 @@ final class RoomsTest
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('App\Http\Controllers'), Selector::inNamespace('App\Http\Presenters'))
-            ->excluding(Selector::classname(\App\Http\Controllers\ChangeController::class))
             ->shouldNotDependOn()
             ->classes(Selector::inNamespace('App\Models'));
     }

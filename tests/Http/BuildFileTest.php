@@ -27,7 +27,7 @@ final class BuildFileTest extends AppTestCase
 
     public function test_the_file_keeps_to_its_schema(): void
     {
-        $result = (new Validator)->validate(json_decode($this->exported()), (string) file_get_contents(__DIR__.'/../../docs/format/build-1.schema.json'));
+        $result = (new Validator)->validate(json_decode($this->exported()), (string) file_get_contents(__DIR__.'/../../docs/format/build-2.schema.json'));
 
         self::assertTrue($result->isValid(), (string) json_encode($result->error() === null ? '' : (new ErrorFormatter)->format($result->error())));
     }

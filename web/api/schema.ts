@@ -305,7 +305,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Names of areas, joints, colours and products, for recording off plan. */
+        /** The kit as tables and lines, and the shelf. */
         get: {
             parameters: {
                 query?: never;
@@ -324,6 +324,816 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["Kit"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/blank": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A build from nothing but a name and a scale. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        name: string;
+                        subject?: string;
+                        scale: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done. */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            build: components["schemas"]["BuildName"];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/{build}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The same kit as a build of its own, with nothing done on it. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+            responses: {
+                /** @description Done. */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            build: components["schemas"]["BuildName"];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/{build}/lines/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What lines would be read as; nothing changes. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        text: string;
+                        whole?: boolean;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Reading"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/{build}/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take lines in as one change. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        text: string;
+                        whole?: boolean;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Changed"];
+                    };
+                };
+                /** @description Done. */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Changed"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/{build}/cell": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Type one cell of a table over. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        list: string;
+                        id: components["schemas"]["Id"];
+                        field: string;
+                        text: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Changed"];
+                    };
+                };
+                /** @description Done. */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Changed"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/{build}/remove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a thing out, with all that only makes sense with it. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        list: string;
+                        id: components["schemas"]["Id"];
+                    };
+                };
+            };
+            responses: {
+                /** @description Done. */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Changed"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/{build}/areas.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The areas as a table. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/csv": string;
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** Take a table of areas in as one change. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        csv: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Changed"];
+                    };
+                };
+                /** @description Done. */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Changed"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The shelf. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            products: components["schemas"]["Product"][];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** Put a paint on the shelf. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        name: string;
+                        range?: string;
+                        family: string;
+                        role: string;
+                        swatch?: string | null;
+                        sheen?: string | null;
+                        opacity?: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done. */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            product: components["schemas"]["Product"];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The shelf as a table. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/csv": string;
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** Take a table of products in. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        csv: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done. */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            added: number;
+                            changed: number;
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/{build}/house": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The house rules, the user's and the build's own. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["House"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Take a position of one's own on a house rule; null takes it back. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        question: string;
+                        position: string | null;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            question: string;
+                            position: string | null;
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/{build}/holds.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The holds of a build as iCalendar. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/calendar": string;
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/holds.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All holds as iCalendar, to subscribe to. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/calendar": string;
                     };
                 };
                 /** @description Refused: what is wrong, where, and what would be right. */
@@ -1047,6 +1857,7 @@ export interface components {
             pieces: components["schemas"]["PieceAspect"][];
             holds: components["schemas"]["Hold"][];
             findings: components["schemas"]["Finding"][];
+            section: components["schemas"]["Section"];
             undoable: components["schemas"]["Undoable"] | null;
         };
         Undoable: {
@@ -1081,27 +1892,258 @@ export interface components {
         Kit: {
             now: components["schemas"]["Instant"];
             build: components["schemas"]["BuildName"];
-            areas: {
-                id: components["schemas"]["Id"];
-                name: string;
+            /** @description The kit as lines that read back as it. */
+            lines: string;
+            parts: components["schemas"]["KitPart"][];
+            joints: components["schemas"]["KitJoint"][];
+            pieces: components["schemas"]["KitPiece"][];
+            areas: components["schemas"]["KitArea"][];
+            edges: components["schemas"]["KitEdge"][];
+            colours: components["schemas"]["KitColour"][];
+            products: components["schemas"]["Product"][];
+            undoable: components["schemas"]["Undoable"] | null;
+        };
+        KitPart: {
+            id: components["schemas"]["Id"];
+            position: number;
+            name: string;
+            substrate: string;
+            number: string | null;
+            bookletStep: number | null;
+            mouldedColour: string | null;
+            slot: string | null;
+            hand: string | null;
+            fragile: boolean;
+            stressed: boolean;
+            letsLight: boolean;
+        };
+        KitJoint: {
+            id: components["schemas"]["Id"];
+            position: number;
+            name: string;
+            parts: components["schemas"]["Id"][];
+            kind: string;
+            closed: string;
+            glue: string;
+            carriesLoad: boolean;
+            blocks: components["schemas"]["Id"][];
+            gapMm: number;
+            lengthCm: number;
+            filler: string | null;
+            beforePaint: boolean;
+            because: string;
+        };
+        KitPiece: {
+            id: components["schemas"]["Id"];
+            name: string;
+            heldBy: string | null;
+            parts: string[];
+            areas: number;
+            cm2: number;
+        };
+        KitArea: {
+            id: components["schemas"]["Id"];
+            position: number;
+            part: components["schemas"]["Id"];
+            name: string;
+            cm2: number | null;
+            size: string;
+            curve: string;
+            face: string;
+            seenThrough: components["schemas"]["Id"] | null;
+            intent: components["schemas"]["Intent"];
+            logged: number;
+        };
+        Intent: {
+            colour: components["schemas"]["Id"] | null;
+            insideColour: components["schemas"]["Id"] | null;
+            ground: components["schemas"]["Id"] | null;
+            preshade: components["schemas"]["Id"] | null;
+            decals: boolean;
+            wash: string | null;
+            sheen: string | null;
+            polish: boolean;
+        };
+        KitEdge: {
+            id: components["schemas"]["Id"];
+            areas: components["schemas"]["Id"][];
+            mm: number;
+            kind: string;
+            softMm: number;
+            curve: string;
+            subject: string | null;
+        };
+        KitColour: {
+            id: components["schemas"]["Id"];
+            position: number;
+            name: string;
+            product: components["schemas"]["Id"];
+            mustMatch: boolean;
+        };
+        Product: {
+            id: components["schemas"]["Id"];
+            name: string;
+            range: string;
+            family: string;
+            familyWord: string;
+            role: string;
+            swatch: string | null;
+            sheen: string | null;
+            opacity: string;
+            sizeMl: number | null;
+            levelMl: number | null;
+        };
+        Changed: {
+            now: components["schemas"]["Instant"];
+            change: components["schemas"]["Undoable"] | null;
+            revision: number;
+            left: string;
+        };
+        ReadSpan: {
+            start: number;
+            length: number;
+            meaning: string;
+        };
+        ReadProblem: {
+            start: number;
+            length: number;
+            sentence: string;
+        };
+        ReadLine: {
+            number: number;
+            about: string | null;
+            title: string;
+            swatch: string | null;
+            isNew: boolean;
+            phrases: components["schemas"]["ReadSpan"][];
+            problems: components["schemas"]["ReadProblem"][];
+        };
+        Reading: {
+            now: components["schemas"]["Instant"];
+            lines: components["schemas"]["ReadLine"][];
+            understood: number;
+            unread: number;
+            adds: number;
+            sets: number;
+            removes: number;
+            pieces: number | null;
+            steps: number | null;
+            stops: string[];
+            finish: components["schemas"]["Instant"] | null;
+        };
+        HousePosition: {
+            id: string;
+            title: string;
+            reason: string;
+        };
+        HouseQuestion: {
+            id: string;
+            title: string;
+            changes: string;
+            yours: string;
+            here: string | null;
+            positions: components["schemas"]["HousePosition"][];
+        };
+        House: {
+            now: components["schemas"]["Instant"];
+            build: components["schemas"]["BuildName"];
+            questions: components["schemas"]["HouseQuestion"][];
+        };
+        SectionColumn: {
+            areaId: components["schemas"]["Id"];
+            name: string;
+            pieceId: string;
+            piece: string;
+            cm2: number;
+            measured: boolean;
+            pane: boolean;
+            inside: boolean;
+            base: string;
+            baseSwatch: string | null;
+            now: number;
+            filmMicrons: number;
+            filmNowMicrons: number;
+        };
+        SectionRow: {
+            title: string;
+            kind: components["schemas"]["RowKind"];
+            swatch: string | null;
+        };
+        /** @enum {string} */
+        RowKind: "bare" | "seam" | "primer" | "colour" | "shade" | "clear" | "decal" | "wash" | "cut" | "mask-on" | "mask-off";
+        SectionPin: {
+            id: components["schemas"]["Id"];
+            operation: string;
+            target: components["schemas"]["Id"] | null;
+            purpose: string | null;
+            present: boolean | null;
+            product: components["schemas"]["Id"] | null;
+            coats: number | null;
+            coatKind: string | null;
+            medium: string | null;
+        };
+        SectionCell: {
+            column: number;
+            row: number;
+            kind: components["schemas"]["RowKind"];
+            product: string | null;
+            productId: string | null;
+            swatch: string | null;
+            sheen: string | null;
+            coats: number;
+            real: number;
+            filmMicrons: number;
+            at: components["schemas"]["Instant"] | null;
+            operation: string | null;
+            purpose: string | null;
+            steps: string[];
+            pins: components["schemas"]["SectionPin"][];
+        };
+        SectionCap: {
+            column: number;
+            from: number;
+            to: number | null;
+            medium: string;
+            word: string;
+            purpose: string;
+            on: boolean;
+            off: boolean;
+            onAt: components["schemas"]["Instant"] | null;
+            offAt: components["schemas"]["Instant"] | null;
+            onKey: string | null;
+            offKey: string | null;
+            pins: components["schemas"]["SectionPin"][];
+        };
+        SectionLid: {
+            column: number;
+            row: number;
+            at: number;
+            kind: string;
+            forbids: string;
+            from: components["schemas"]["Instant"] | null;
+            until: components["schemas"]["Instant"] | null;
+            running: boolean;
+            words: string;
+            step: string;
+        };
+        SectionMark: {
+            finding: string;
+            places: {
+                column: number;
+                row: number;
             }[];
-            joints: {
-                id: components["schemas"]["Id"];
-                name: string;
-            }[];
-            colours: {
-                id: components["schemas"]["Id"];
-                name: string;
-                product: components["schemas"]["Id"];
-            }[];
-            products: {
-                id: components["schemas"]["Id"];
-                name: string;
-                range: string;
-                family: string;
-                role: string;
-                swatch: string | null;
-            }[];
+        };
+        Section: {
+            columns: components["schemas"]["SectionColumn"][];
+            rows: components["schemas"]["SectionRow"][];
+            cells: components["schemas"]["SectionCell"][];
+            caps: components["schemas"]["SectionCap"][];
+            lids: components["schemas"]["SectionLid"][];
+            marks: components["schemas"]["SectionMark"][];
+            film: {
+                noteMicrons: number;
+                thinkMicrons: number;
+            };
         };
         Said: {
             severity: string;

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use AmberStep\Core\Kit\Edit;
+use App\Build\Applied;
 use App\Build\Changer;
 use App\Build\Planner;
 use App\Http\Answer;
 use App\Http\Presenters\PreviewPresenter;
-use App\Models\Change;
 use App\Repositories\BuildRepository;
 use App\Repositories\LoadedBuild;
 use Illuminate\Http\JsonResponse;
@@ -45,9 +45,9 @@ final readonly class ChangeController
         return $this->changed($this->changer->undo($this->load($build)->id, Answer::revision($request), $change));
     }
 
-    private function changed(Change $change): JsonResponse
+    private function changed(Applied $change): JsonResponse
     {
-        return $this->answer->json(['change' => ['id' => $change->id, 'title' => $change->title], 'revision' => $change->revision], 201);
+        return $this->answer->json(['change' => $change->toArray(), 'revision' => $change->revision], 201);
     }
 
     private function load(string $id): LoadedBuild

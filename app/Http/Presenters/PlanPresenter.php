@@ -25,9 +25,11 @@ final class PlanPresenter
             'stepsLeft' => count($plan->left),
             'finish' => Time::utc($plan->finishEpoch()),
             'stages' => self::stages($plan),
+            'cleaning' => self::cleaning($plan),
             'pieces' => self::pieces($plan),
             'holds' => array_map(self::hold(...), $plan->holds),
             'findings' => self::findings($plan),
+            'section' => SectionPresenter::of($plan),
         ];
     }
 
@@ -35,6 +37,14 @@ final class PlanPresenter
     public static function findings(Plan $plan): array
     {
         return array_map(static fn (Finding $f): array => self::finding($f, $plan), $plan->findings);
+    }
+
+    /** @return list<array<string, mixed>> when the gun is cleaned, how, and why */
+    private static function cleaning(Plan $plan): array
+    {
+        return array_map(static fn (PlannedStep $p): array => [
+            'key' => $p->step->key, 'title' => Words::title($p->step, $plan->context), 'start' => Time::utc($p->startEpoch), 'minutes' => $p->minutes, 'because' => $p->reasons[0]->sentence ?? '',
+        ], $plan->cleaning);
     }
 
     /** @return list<array<string, mixed>> */
@@ -71,9 +81,6 @@ final class PlanPresenter
         $stages = [];
         foreach ($plan->left as $planned) {
             $stages[$planned->step->stage()][] = $planned;
-        }
-        foreach ($plan->cleaning as $planned) {
-            $stages[$planned->step->key][] = $planned;
         }
         $out = [];
         foreach ($stages as $key => $steps) {

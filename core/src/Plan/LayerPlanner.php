@@ -24,6 +24,9 @@ use AmberStep\Core\Material\Substrate;
 /** From intent to layers: what has to lie on each area, bottom to top, so that it looks as wanted. */
 final class LayerPlanner
 {
+    /** µm of clear that polishing wants to start from. */
+    private const POLISH_MICRONS = 40;
+
     public function __construct(private readonly Kit $kit, private readonly HouseRules $house, private readonly Shelf $shelf, private readonly Choice $choice, private readonly Pins $pins)
     {
     }
@@ -137,12 +140,24 @@ final class LayerPlanner
     private function finish(WantedStack $stack, Area $area, ?Product $colour): void
     {
         $wanted = $area->intent->sheen ?? ($stack->isVarnished() ? $colour->sheen ?? Sheen::Matt : null);
-        if ($wanted !== null && ($stack->topSheen() !== $wanted || $stack->topIsOpen())) {
-            $stack->add(Operation::Final, $wanted->value, $this->choice->varnish($wanted, $stack->rows(), false), 2, CoatKind::Light, $wanted->isGlossy() ? CoatKind::Wet : CoatKind::Light);
+        // Polish cuts clear, never colour; and flakes want clear over them, however glossy their paint.
+        $underClear = $area->intent->polish || $colour?->isMetallic() === true;
+        if ($wanted !== null && ($stack->topSheen() !== $wanted || $stack->topIsOpen() || ($underClear && ! $stack->isVarnished()))) {
+            $varnish = $this->choice->varnish($wanted, $stack->rows(), false);
+            $rest = $wanted->isGlossy() ? CoatKind::Wet : CoatKind::Light;
+            $stack->add(Operation::Final, $wanted->value, $varnish, $area->intent->polish ? self::coatsToPolish($varnish, $rest) : 2, CoatKind::Light, $rest);
         }
         if ($area->intent->polish) {
             $stack->plain(Operation::Polish, 'all');
         }
+    }
+
+    /** Coats until there is clear enough to flat and polish without going through (handbook 4, Film). */
+    private static function coatsToPolish(Product $varnish, CoatKind $rest): int
+    {
+        $reference = $varnish->family->figures()->referenceFilmMicrons;
+
+        return max(2, 1 + (int) ceil((self::POLISH_MICRONS - CoatKind::Light->filmMicrons($reference)) / $rest->filmMicrons($reference)));
     }
 
     /** @param  non-empty-list<Area>  $areas */

@@ -63,7 +63,7 @@ final class LayersTest extends TestCase
         yield 'with a filter' => [['colour' => 'grey', 'wash' => 'filter', 'sheen' => 'matt'], ['prime grey primer ×2', 'colour sea grey ×2', 'barrier satin varnish ×1', 'filter oil umber ×1', 'final matt varnish ×2'], ['barrier' => 'satin']];
         yield 'a filter without a barrier' => [['colour' => 'grey', 'wash' => 'filter', 'sheen' => 'matt'], ['prime grey primer ×2', 'colour sea grey ×2', 'filter oil umber ×1', 'final matt varnish ×2'], ['barrier' => 'none']];
         yield 'enamel keeps its barrier whatever the house says' => [['colour' => 'brown', 'wash' => 'filter', 'sheen' => 'matt'], ['prime grey primer ×2', 'colour enamel brown ×2', 'barrier gloss varnish ×1', 'filter oil umber ×1', 'final matt varnish ×2'], ['barrier' => 'none']];
-        yield 'a metallic on a primer of its kind' => [['colour' => 'bronze', 'sheen' => 'gloss', 'polish' => true], ['prime lacquer primer ×2', 'colour lacquer bronze ×2', 'polish ×1']];
+        yield 'a metallic on a primer of its kind' => [['colour' => 'bronze', 'sheen' => 'gloss', 'polish' => true], ['prime lacquer primer ×2', 'colour lacquer bronze ×2', 'final gloss varnish ×4', 'polish ×1']];
         yield 'lacquer never over polymer primer where there is another' => [['colour' => 'red'], ['prime lacquer primer ×2', 'colour lacquer red ×2']];
         yield 'no primer by house rule' => [['colour' => 'grey'], ['colour sea grey ×2'], ['primer' => 'never']];
     }

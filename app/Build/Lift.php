@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Build;
+
+/** Brings an old build file to the format of today, one pure step for each format there ever was. */
+final class Lift
+{
+    /**
+     * @param  array<mixed>  $file
+     * @return array<mixed>
+     */
+    public static function toCurrent(int $format, array $file): array
+    {
+        for (; $format < BuildFile::FORMAT; $format++) {
+            $file = match ($format) {
+                1 => self::fromOne($file),
+                default => $file,
+            };
+        }
+
+        return [...$file, 'format' => BuildFile::FORMAT];
+    }
+
+    /**
+     * Since 2: parts say whether light gets through, edges how the subject had them, tests what they are sprayed on.
+     *
+     * @param  array<mixed>  $file
+     * @return array<mixed>
+     */
+    private static function fromOne(array $file): array
+    {
+        $kit = is_array($file['kit'] ?? null) ? $file['kit'] : [];
+        foreach (['parts' => ['letsLight' => false], 'edges' => ['subject' => null], 'inserted' => ['surface' => null]] as $list => $new) {
+            if (is_array($kit[$list] ?? null)) {
+                $kit[$list] = array_map(static fn (mixed $thing): mixed => is_array($thing) ? [...$thing, ...$new] : $thing, $kit[$list]);
+            }
+        }
+
+        return isset($file['kit']) ? [...$file, 'kit' => $kit] : $file;
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Document\Problems;
+use AmberStep\Core\Document\Reader;
+use AmberStep\Core\Kit\HouseBook;
+use App\Http\Answer;
+use App\Http\Presenters\HousePresenter;
+use App\Repositories\BuildRepository;
+use App\Repositories\Settings;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** The house rules: the user's own, and what a build does otherwise. */
+final readonly class HouseController
+{
+    use LoadsBuilds;
+
+    public function __construct(private BuildRepository $builds, private Settings $settings, private Answer $answer)
+    {
+    }
+
+    public function show(string $build): JsonResponse
+    {
+        return $this->answer->json(HousePresenter::of($this->load($build), $this->settings->house()));
+    }
+
+    public function store(Request $request): JsonResponse
+    {
+        $problems = new Problems;
+        $in = Reader::of($request->json()->all(), '', $problems);
+        $question = $in->text('question', 40);
+        $position = $in->optionalText('position', 40);
+        $in->refuseTheRest();
+        $problems->throwIfAny();
+        $known = HouseBook::positions($question);
+        if ($known === [] || ($position !== null && ! in_array($position, $known, true))) {
+            throw BadDocument::at($known === [] ? 'question' : 'position', 'is not known', $known === [] ? 'use one of '.implode(', ', array_keys(HouseBook::questions())) : 'use one of '.implode(', ', $known));
+        }
+        $positions = $this->settings->house()->positions;
+        unset($positions[$question]);
+        $this->settings->set('house', $position === null ? $positions : [...$positions, $question => $position]);
+
+        return $this->answer->json(['question' => $question, 'position' => $position]);
+    }
+}

@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use AmberStep\Core\Document\Problems;
+use AmberStep\Core\Document\Reader;
+use AmberStep\Core\Kit\Edit;
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Kit\KitDiff;
+use AmberStep\Core\Kit\Removal;
+use AmberStep\Core\Lines\Cell;
+use AmberStep\Core\Lines\LineReader;
+use AmberStep\Core\Lines\Reading;
+use App\Build\Applied;
+use App\Build\Changer;
+use App\Build\Planner;
+use App\Build\Porter;
+use App\Http\Answer;
+use App\Http\Presenters\KitPresenter;
+use App\Http\Presenters\ReadingPresenter;
+use App\Repositories\BuildRepository;
+use App\Repositories\ShelfRepository;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** The kit as it is typed in: whole lines, single cells, and what is taken out. */
+final readonly class KitController
+{
+    use LoadsBuilds;
+
+    public function __construct(private BuildRepository $builds, private ShelfRepository $shelf, private Changer $changer, private Answer $answer)
+    {
+    }
+
+    public function show(string $build): JsonResponse
+    {
+        return $this->answer->json(KitPresenter::kit($this->load($build), $this->shelf->shelf(), $this->changer->undoable($build)));
+    }
+
+    /** A build from nothing but a name and a scale. */
+    public function blank(Request $request, Porter $porter): JsonResponse
+    {
+        $problems = new Problems;
+        $in = Reader::of($request->json()->all(), '', $problems);
+        $name = $in->text('name', 120);
+        $subject = $in->optionalText('subject', 200) ?? '';
+        $scale = $in->number('scale', 1, 10000);
+        $in->refuseTheRest();
+        $problems->throwIfAny();
+        $zone = config('app.bench_zone');
+        $id = $porter->add(Kit::fromArray(['name' => $name, 'subject' => $subject, 'scale' => $scale, 'zone' => is_string($zone) ? $zone : 'UTC', 'parts' => []]));
+
+        return $this->answer->json(['build' => KitPresenter::name($this->load($id))], 201);
+    }
+
+    /** The same kit as a build of its own, with nothing done on it. */
+    public function copy(string $build, Porter $porter): JsonResponse
+    {
+        return $this->answer->json(['build' => KitPresenter::name($this->load($porter->kitCopy($this->load($build))))], 201);
+    }
+
+    /** What lines would be read as, while they are typed: nothing changes. */
+    public function read(Request $request, string $build, Planner $planner): JsonResponse
+    {
+        $loaded = $this->load($build);
+        $reading = $this->reading($request, $loaded->kit);
+        $edits = KitDiff::edits($loaded->kit, $reading->kit);
+        $plan = $edits === [] ? null : $planner->plan($loaded->with($reading->kit));
+
+        return $this->answer->json(ReadingPresenter::of($reading, $edits, $plan));
+    }
+
+    public function take(Request $request, string $build): JsonResponse
+    {
+        $loaded = $this->load($build);
+        $reading = $this->reading($request, $loaded->kit);
+        $left = implode("\n", array_map(static fn ($l): string => $l->text, $reading->unread()));
+        $edits = KitDiff::edits($loaded->kit, $reading->kit);
+        if ($edits === []) {
+            return $this->answer->json(['change' => null, 'revision' => $loaded->revision, 'left' => $left], 200);
+        }
+        $lines = $reading->understood();
+
+        return $this->changed($this->changer->apply($build, Answer::revision($request), $lines === 1 ? '1 line typed in' : "{$lines} lines typed in", $edits), $left);
+    }
+
+    public function cell(Request $request, string $build): JsonResponse
+    {
+        $loaded = $this->load($build);
+        $problems = new Problems;
+        $in = Reader::of($request->json()->all(), '', $problems);
+        [$list, $id, $field] = [$in->text('list', 40), $in->id('id'), $in->text('field', 40)];
+        $text = $in->optionalText('text', 400) ?? '';
+        $in->refuseTheRest();
+        $problems->throwIfAny();
+        $edits = Cell::edits($loaded->kit, $this->shelf->shelf(), $list, $id, $field, $text, self::newId(...));
+        if ($edits === []) {
+            return $this->answer->json(['change' => null, 'revision' => $loaded->revision, 'left' => ''], 200);
+        }
+
+        return $this->changed($this->changer->apply($build, Answer::revision($request), KitPresenter::cellTitle($loaded->kit, $list, $id, $field, $text), $edits));
+    }
+
+    public function remove(Request $request, string $build): JsonResponse
+    {
+        $loaded = $this->load($build);
+        $problems = new Problems;
+        $in = Reader::of($request->json()->all(), '', $problems);
+        [$list, $id] = [$in->text('list', 40), $in->id('id')];
+        $in->refuseTheRest();
+        $problems->throwIfAny();
+        $edits = in_array($list, Kit::LISTS, true) ? Removal::of($loaded->kit, $list, $id) : [];
+        if ($edits === []) {
+            // Nothing of that id: said as the edit itself would say it.
+            $edits = [Edit::remove($list, $id)];
+        }
+
+        return $this->changed($this->changer->apply($build, Answer::revision($request), 'Take out '.KitPresenter::nameIn($loaded->kit, $list, $id), $edits));
+    }
+
+    private function reading(Request $request, Kit $kit): Reading
+    {
+        $body = $request->json()->all();
+        $problems = new Problems;
+        $in = Reader::of($body, '', $problems);
+        $text = $body['text'] ?? null;
+        $in->raw('text');
+        if (! is_string($text) || mb_strlen($text) > 200_000) {
+            $problems->add('text', 'is not a text of up to 200 000 characters', 'send the lines as one text');
+        }
+        $whole = $in->flag('whole');
+        $in->refuseTheRest();
+        $problems->throwIfAny();
+
+        return LineReader::read(is_string($text) ? $text : '', $kit, $this->shelf->shelf(), self::newId(...), $whole);
+    }
+
+    private function changed(Applied $change, string $left = ''): JsonResponse
+    {
+        return $this->answer->json(['change' => $change->toArray(), 'revision' => $change->revision, 'left' => $left], 201);
+    }
+}
