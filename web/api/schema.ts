@@ -1843,6 +1843,20 @@ export interface components {
             inside: boolean;
             steps: components["schemas"]["PlannedLine"][];
         };
+        Steered: {
+            id: components["schemas"]["Id"];
+            /** @enum {string} */
+            list: "orders" | "notBefore";
+            words: string;
+            at: components["schemas"]["Instant"] | null;
+        };
+        Cleaning: {
+            key: string;
+            title: string;
+            start: components["schemas"]["Instant"];
+            minutes: number;
+            because: string;
+        };
         PieceAspect: {
             id: string;
             name: string;
@@ -1854,9 +1868,11 @@ export interface components {
             stepsLeft: number;
             finish: components["schemas"]["Instant"] | null;
             stages: components["schemas"]["Stage"][];
+            cleaning: components["schemas"]["Cleaning"][];
             pieces: components["schemas"]["PieceAspect"][];
             holds: components["schemas"]["Hold"][];
             findings: components["schemas"]["Finding"][];
+            steered: components["schemas"]["Steered"][];
             section: components["schemas"]["Section"];
             undoable: components["schemas"]["Undoable"] | null;
         };

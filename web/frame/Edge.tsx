@@ -24,9 +24,9 @@ export function Edge({ frame, buildId, station }: { frame: Frame | undefined; bu
             </Link>
             <nav className="edge-tabs" aria-label="Builds in hand">
                 {frame?.builds.map((build) => (
-                    <Link key={build.id} className="edge-tab" to={`/b/${build.id}/${station}`} aria-current={build.id === buildId ? 'page' : undefined}>
+                    <Link key={build.id} className="edge-tab" title={build.name} to={`/b/${build.id}/${station}`} aria-current={build.id === buildId ? 'page' : undefined}>
                         <Mark kind={build.aspect.kind} left={leftOf(build.aspect.from, build.aspect.until, at)} onEdge={build.id !== buildId} />
-                        {build.name.replace(/^.* (?=\S+$)/, '')} 1/{build.scale}
+                        {shortName(build.name)} 1/{build.scale}
                         {build.aspect.kind === 'done' && ', done'}
                     </Link>
                 ))}
@@ -52,6 +52,11 @@ export function Edge({ frame, buildId, station }: { frame: Frame | undefined; bu
             {room !== undefined && <RoomSheet room={room} zone={zone} opened={asking === 'room'} close={() => ask(null)} />}
         </header>
     );
+}
+
+/** The word of a name one calls the model by: its longest, the later of two. */
+export function shortName(name: string): string {
+    return name.split(/\s+/).reduce((best, word) => (word.length >= best.length && !/\d/.test(word) ? word : best), '') || name;
 }
 
 export function leftOf(from: string | null, until: string | null, at: number): number {

@@ -1,41 +1,35 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState, type FormEvent, type ReactElement } from 'react';
-import { api } from '../api/client';
-import type { Edit, Finding, Fix, Preview } from '../api/types';
+import type { Finding } from '../api/types';
 import { ulid } from '../frame/ulid';
+import type { Change } from '../frame/useChange';
 import { PreviewBox } from './PreviewBox';
 
 const SAYS = { stop: 'Stops the plan', think: 'Think again', note: 'Worth knowing' } as const;
 
 interface Props {
-    buildId: string;
     finding: Finding;
-    apply: (title: string, edits: Edit[]) => Promise<void>;
+    number?: number | undefined;
+    change: Change;
 }
 
 /** One finding: why, the ways out with what each would change, and accepting it with a reason. */
-export function FindingCard({ buildId, finding, apply }: Props): ReactElement {
-    const [shown, show] = useState<{ fix: Fix; preview: Preview | null } | null>(null);
+export function FindingCard({ finding, number, change }: Props): ReactElement {
     const [accepting, accept] = useState(false);
     const [reason, setReason] = useState('');
+    const shown = change.intended?.place === finding.key ? change.intended : null;
 
-    const look = async (fix: Fix): Promise<void> => {
-        show({ fix, preview: null });
-        try {
-            const { preview } = await api.post<{ preview: Preview }>(`builds/${buildId}/preview`, { edits: fix.edits });
-            show({ fix, preview });
-        } catch {
-            show(null);
-        }
-    };
     const take = (e: FormEvent): void => {
         e.preventDefault();
-        void apply(`Accept: ${finding.title}`, [{ op: 'add', list: 'accepted', value: { id: ulid(), finding: finding.key, facts: finding.facts, reason: reason.trim() } }]);
+        void change.apply(`Accept: ${finding.title}`, [{ op: 'add', list: 'accepted', value: { id: ulid(), finding: finding.key, facts: finding.facts, reason: reason.trim() } }]);
     };
 
     return (
         <section className="card finding" data-edge={finding.severity} data-testid={`finding-${finding.rule}`}>
-            <p className="finding-says">{SAYS[finding.severity]}</p>
+            <p className="finding-says">
+                {number !== undefined && <span className="finding-number">{number}</span>}
+                {SAYS[finding.severity]}
+            </p>
             <h2>{finding.title}</h2>
             <p>{finding.sentence}</p>
             {finding.accepted !== null && (
@@ -46,7 +40,7 @@ export function FindingCard({ buildId, finding, apply }: Props): ReactElement {
             {finding.accepted === null && (finding.fixes.length > 0 || finding.severity !== 'note') && (
                 <div className="finding-presses">
                     {finding.fixes.map((fix) => (
-                        <Button key={fix.title} data-small aria-expanded={shown?.fix.title === fix.title} onClick={() => void look(fix)}>
+                        <Button key={fix.title} data-small aria-expanded={shown?.title === fix.title} onClick={() => void change.look(finding.key, fix.title, fix.edits)}>
                             {fix.title}
                         </Button>
                     ))}
@@ -57,7 +51,7 @@ export function FindingCard({ buildId, finding, apply }: Props): ReactElement {
                     )}
                 </div>
             )}
-            {shown !== null && <PreviewBox fix={shown.fix} preview={shown.preview} apply={() => void apply(shown.fix.title, shown.fix.edits).then(() => show(null))} close={() => show(null)} />}
+            {shown !== null && <PreviewBox fix={shown} preview={shown.preview} apply={() => void change.apply(shown.title, shown.edits)} close={change.leave} />}
             {accepting && finding.accepted === null && (
                 <form className="accept" onSubmit={take}>
                     <TextInput label="Why you take it as it is" value={reason} onChange={(e) => setReason(e.currentTarget.value)} autoFocus maxLength={400} />

@@ -1,49 +1,209 @@
 import './layers.css';
-import { type ReactElement } from 'react';
+import './drawing.css';
+import { Button } from '@mantine/core';
+import { useViewportSize } from '@mantine/hooks';
+import { useCallback, useMemo, useState, type ReactElement } from 'react';
+import type { Plan } from '../api/types';
 import { useNow } from '../frame/clock';
+import { PrintFoot, PrintHead } from '../frame/Printed';
 import { usePlan } from '../frame/queries';
+import { useChange } from '../frame/useChange';
+import { useWidth } from '../frame/useWidth';
 import { wall } from '../frame/words';
+import { CellPanel } from './CellPanel';
+import { Drawing, type Spot } from './Drawing';
+import { FilmDrawing } from './FilmDrawing';
 import { Findings } from './Findings';
-import { StageRow } from './StageRow';
+import { LABELS, piecesOf, place } from './geometry';
+import { Pinned } from './Pinned';
+import { RowLabels } from './RowLabels';
+import { SectionTable } from './SectionTable';
+import { StageList } from './StageList';
 
-/** The plan, a row for each stage from the next to the last, with what the rules find beside it. */
+type View = 'order' | 'film' | 'list' | 'table';
+
+const VIEWS: [View, string][] = [
+    ['order', 'in order'],
+    ['film', 'in microns'],
+    ['list', 'by stage'],
+    ['table', 'as a table'],
+];
+
+/** The whole finish as one drawing, with what the rules find beside it. */
 export default function LayersPage({ buildId }: { buildId: string }): ReactElement {
-    const at = useNow();
     const { data: plan } = usePlan(buildId);
-    if (plan === undefined) {
-        return <p>Working out the plan.</p>;
-    }
+
+    return plan === undefined ? <p>Working out the plan.</p> : <Layers key={plan.build.id} plan={plan} />;
+}
+
+function Layers({ plan }: { plan: Plan }): ReactElement {
+    const at = useNow();
     const zone = plan.build.zone;
-    const latest = plan.finish;
+    const [view, show] = useState<View>('order');
+    const [fit, fitAll] = useState(true);
+    const [spot, setSpot] = useState<Spot | null>(null);
+    const [folded, fold] = useState<ReadonlySet<string>>(new Set());
+    const [box, width] = useWidth();
+    const change = useChange(plan.build.id, plan.build.revision);
+    const choose = useCallback((to: Spot | null) => {
+        setSpot(to);
+    }, []);
+    const room = Math.max(200, width - LABELS - 14);
+    const tall = useTall();
+    const placed = useMemo(() => place(plan.section, folded, room, fit, tall), [plan.section, folded, room, fit, tall]);
+    const open = plan.findings.filter((f) => f.accepted === null && f.severity !== 'note');
+    const numbers = useMemo(() => new Map(open.map((f, i) => [f.key, i + 1])), [open]);
+    const pieces = piecesOf(plan.section.columns);
+    const drawn = view === 'order' || view === 'film';
 
     return (
-        <div className="layers">
+        <div className="layers" data-busy={change.intended !== null && change.intended.preview === null ? true : undefined}>
+            <PrintHead title="Layers" build={plan.build} at={at} />
             <div className="page-head">
                 <h1>Layers</h1>
+                <div className="views" role="group" aria-label="How to see it">
+                    {VIEWS.map(([value, words]) => (
+                        <button key={value} type="button" className="view" aria-pressed={view === value} onClick={() => show(value)}>
+                            {words}
+                        </button>
+                    ))}
+                </div>
                 <p>
-                    {plan.stepsLeft === 0 ? 'Every step is done.' : `${plan.stepsLeft} steps left in ${plan.stages.length} stages, in the order they can be done`}
-                    {latest !== null && (
+                    {plan.stepsLeft === 0 ? 'Every step is done.' : `${plan.stepsLeft} steps left`}
+                    {plan.finish !== null && (
                         <>
                             {' '}
-                            · finished <strong>{wall(latest, at, zone)}</strong> at your usual sessions
+                            · finished <strong>{wall(plan.finish, at, zone)}</strong>
                         </>
                     )}
                 </p>
-            </div>
-            <section className="card stages" aria-label="Stages">
-                {plan.stages.length === 0 && (
-                    <div className="empty">
-                        <h2>Nothing is left</h2>
-                        <p>The log says how it was done.</p>
+                {drawn && (
+                    <div className="page-tools">
+                        <button type="button" className="view" aria-pressed={!fit} onClick={() => fitAll(!fit)}>
+                            {fit ? 'wider columns' : 'fit all'}
+                        </button>
+                        {pieces.length > 1 && (
+                            <button type="button" className="view" aria-pressed={folded.size > 0} onClick={() => fold(folded.size > 0 ? new Set() : new Set(pieces.map((p) => p.id)))}>
+                                {folded.size > 0 ? 'unfold all' : 'fold pieces'}
+                            </button>
+                        )}
+                        <button type="button" className="view" onClick={() => window.print()}>
+                            print
+                        </button>
                     </div>
                 )}
-                <ol>
-                    {plan.stages.map((stage, i) => (
-                        <StageRow key={stage.stage} stage={stage} number={i + 1} zone={zone} />
-                    ))}
-                </ol>
-            </section>
-            <Findings buildId={buildId} plan={plan} />
+            </div>
+            {drawn && (
+                <section className="card section" aria-label="Section drawing" ref={box}>
+                    {plan.section.columns.length === 0 ? (
+                        <div className="empty">
+                            <h2>No area yet</h2>
+                            <p>Type the kit in at the Kit station: each area becomes a column here.</p>
+                        </div>
+                    ) : (
+                        <div className="section-body">
+                            <RowLabels plan={plan} placed={placed} film={view === 'film'} />
+                            <div className="section-scroll" tabIndex={fit ? undefined : 0}>
+                                <div className="piece-heads" style={{ width: placed.width }}>
+                                    {placed.pieces.map((piece) => (
+                                        <button
+                                            key={piece.id}
+                                            type="button"
+                                            className="piece-head"
+                                            data-folded={piece.folded}
+                                            style={{ left: piece.x, width: piece.width }}
+                                            aria-expanded={!piece.folded}
+                                            title={piece.folded ? `Unfold ${piece.name}` : `Fold ${piece.name}`}
+                                            aria-label={piece.folded ? `Unfold ${piece.name}` : `Fold ${piece.name}`}
+                                            onClick={() => {
+                                                const next = new Set(folded);
+                                                if (!next.delete(piece.id)) {
+                                                    next.add(piece.id);
+                                                }
+                                                fold(next);
+                                            }}
+                                        >
+                                            <span>{piece.folded || piece.name.length * 6.4 < piece.width ? piece.name : ''}</span>
+                                        </button>
+                                    ))}
+                                </div>
+                                {view === 'order' ? <Drawing plan={plan} placed={placed} spot={spot} choose={choose} numbers={numbers} /> : <FilmDrawing plan={plan} placed={placed} />}
+                            </div>
+                        </div>
+                    )}
+                    {view === 'order' && <Legend />}
+                    <div className="quiet">
+                        <SectionTable plan={plan} />
+                    </div>
+                </section>
+            )}
+            {view === 'list' && <StageList plan={plan} />}
+            {view === 'table' && (
+                <section className="card section-as-table">
+                    <SectionTable plan={plan} />
+                </section>
+            )}
+            <aside className="findings" aria-label="The layer chosen, and findings">
+                {change.wrong !== null && (
+                    <div className="notice" data-bad role="alert">
+                        {change.wrong}
+                    </div>
+                )}
+                {spot !== null && drawn && (
+                    <CellPanel
+                        plan={plan}
+                        spot={spot}
+                        change={change}
+                        close={() => {
+                            change.leave();
+                            choose(null);
+                        }}
+                    />
+                )}
+                <Pinned plan={plan} change={change} />
+                <Findings plan={plan} numbers={numbers} change={change} />
+            </aside>
+            <PrintFoot />
+            {plan.undoable !== null && (
+                <div className="undo page-undo">
+                    <span>
+                        Last change: <strong>{plan.undoable.title}</strong>
+                    </span>
+                    <Button data-small data-testid="undo" onClick={() => void change.undo(plan.undoable?.id ?? '')}>
+                        Take it back
+                    </Button>
+                </div>
+            )}
         </div>
+    );
+}
+
+/** Height left for the drawing under the frame and the head of the page, px. */
+function useTall(): number {
+    const { height } = useViewportSize();
+
+    return Math.max(420, height - 256);
+}
+
+/** Five marks, one line: what is not plain from the drawing itself. */
+function Legend(): ReactElement {
+    return (
+        <ul className="legend" aria-label="Legend">
+            <li>
+                <span className="legend-box" data-is="laid" /> on the model
+            </li>
+            <li>
+                <span className="legend-box" data-is="planned" /> planned
+            </li>
+            <li>
+                <span className="legend-box" data-is="cap" /> capped
+            </li>
+            <li>
+                <span className="legend-box" data-is="lid" /> wait
+            </li>
+            <li>
+                <span className="legend-box" data-is="now" /> now
+            </li>
+        </ul>
     );
 }

@@ -1,9 +1,9 @@
 import { Button } from '@mantine/core';
 import type { ReactElement } from 'react';
-import type { Fix, Preview } from '../api/types';
+import type { Edit, Preview } from '../api/types';
 
 interface Props {
-    fix: Fix;
+    fix: { title: string; edits: Edit[] };
     preview: Preview | null;
     apply: () => void;
     close: () => void;

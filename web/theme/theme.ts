@@ -1,4 +1,4 @@
-import { Button, Checkbox, createTheme, Modal, MultiSelect, Select, Textarea, TextInput, type MantineColorsTuple } from '@mantine/core';
+import { Button, Checkbox, createTheme, Modal, MultiSelect, NativeSelect, Select, Textarea, TextInput, type MantineColorsTuple } from '@mantine/core';
 
 const grey: MantineColorsTuple = ['#f7f7f7', '#ececec', '#dcdcdc', '#c4c4c4', '#a6a6a6', '#7d7d7d', '#5c5c5c', '#414141', '#2b2b2b', '#1a1a1a'];
 
@@ -19,6 +19,7 @@ export const theme = createTheme({
         Button: Button.extend({ classNames: { root: 'press' }, defaultProps: { size: 'md', variant: 'unstyled' } }),
         TextInput: TextInput.extend(input),
         Textarea: Textarea.extend(input),
+        NativeSelect: NativeSelect.extend(input),
         Select: Select.extend({ classNames: { ...input.classNames, dropdown: 'field-list', option: 'field-option' }, defaultProps: { comboboxProps: { transitionProps: { duration: 0 } } } }),
         MultiSelect: MultiSelect.extend({ classNames: { ...input.classNames, dropdown: 'field-list', option: 'field-option', pill: 'field-pill' }, defaultProps: { comboboxProps: { transitionProps: { duration: 0 } } } }),
         Checkbox: Checkbox.extend({ classNames: { input: 'tick', icon: 'tick-icon', label: 'tick-label' } }),

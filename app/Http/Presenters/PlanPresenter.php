@@ -29,6 +29,7 @@ final class PlanPresenter
             'pieces' => self::pieces($plan),
             'holds' => array_map(self::hold(...), $plan->holds),
             'findings' => self::findings($plan),
+            'steered' => self::steered($plan),
             'section' => SectionPresenter::of($plan),
         ];
     }
@@ -37,6 +38,22 @@ final class PlanPresenter
     public static function findings(Plan $plan): array
     {
         return array_map(static fn (Finding $f): array => self::finding($f, $plan), $plan->findings);
+    }
+
+    /** @return list<array<string, mixed>> what the user fixed of order and time, in words */
+    private static function steered(Plan $plan): array
+    {
+        $title = static function (string $key) use ($plan): string {
+            $step = $plan->context->steps->find($key);
+
+            return $step === null ? 'a step that is gone' : Words::title($step, $plan->context).' on '.$plan->context->pieceName($step->pieceId);
+        };
+        $kit = $plan->context->kit;
+
+        return [
+            ...array_map(static fn ($o): array => ['id' => $o->id, 'list' => 'orders', 'words' => $title($o->first).', before: '.$title($o->then), 'at' => null], $kit->orders),
+            ...array_map(static fn ($n): array => ['id' => $n->id, 'list' => 'notBefore', 'words' => $title($n->step).($n->exactly ? ', at' : ', not before'), 'at' => Time::utc($n->atEpoch)], $kit->notBefore),
+        ];
     }
 
     /** @return list<array<string, mixed>> when the gun is cleaned, how, and why */

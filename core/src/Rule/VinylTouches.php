@@ -36,7 +36,7 @@ final class VinylTouches implements Judges
             $key = (new Finding($this->id(), Severity::Think, '', '', [$joint->id]))->key;
             yield new Finding($this->id(), Severity::Think, "Soft vinyl on what it melts: {$name}", "Plasticiser leaves soft vinyl for years and softens styrene, panes and paint at {$joint->name}.", [$joint->id], [], Say::fixes([
                 $this->coat($outlook, $vinyl[0], $key),
-                Say::look($outlook, $key, [$joint->id], "Bag {$name} apart until it is fitted, and coat the faces with water acrylic", null, Operation::Look),
+                Say::look($outlook, $key, [$joint->id], "Bag {$name} apart until fitted", null, Operation::Look),
             ]));
         }
     }

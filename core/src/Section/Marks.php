@@ -66,7 +66,7 @@ final readonly class Marks
             Operation::InsideColour => ($colour ?? $layer->word()).', inside',
             Operation::Preshade => 'pre-shade '.($colour ?? ''),
             Operation::Colour => $colour ?? $layer->word(),
-            Operation::Prime => 'primer',
+            Operation::Prime => $layer->word(),
             Operation::Final => $layer->product?->sheen !== null ? $layer->product->sheen->value : 'final coat',
             default => $layer->operation->word(),
         };

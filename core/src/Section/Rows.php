@@ -5,20 +5,14 @@ declare(strict_types=1);
 namespace AmberStep\Core\Section;
 
 /**
- * Numbers the rows. Marks come in the order of their moments; one joins a row of its key only where that row
- * lies above all its piece has had: so a row never shows something under what it was laid on, or beside a mask
- * that was not there.
+ * Numbers the rows. What was done to a piece is kept in its order, bottom to top; pieces share rows as far as
+ * their orders allow (each is merged into the rows so far along their longest common subsequence). So no row
+ * shows a thing under what it was laid on, or beside a mask that was not there, and there are few rows.
  */
 final class Rows
 {
-    /** @var list<Row> */
-    public array $rows;
-
-    /** @var array<string, list<int>> row numbers by key */
-    private array $byKey = [];
-
-    /** @var array<string, array{int, string}> last row of a piece, and its key */
-    private array $last = [];
+    /** @var list<Row> bare material first */
+    public readonly array $rows;
 
     /** @var array<string, int> by "area ref" */
     private array $placed = [];
@@ -26,11 +20,26 @@ final class Rows
     /** @param  list<Mark>  $marks */
     public function __construct(array $marks)
     {
-        $this->rows = [new Row(0, 'bare', RowKind::Bare, null)];
         usort($marks, static fn (Mark $a, Mark $b): int => $a->atEpoch <=> $b->atEpoch);
+        $byPiece = [];
         foreach ($marks as $mark) {
-            $this->place($mark);
+            $byPiece[$mark->pieceId][] = $mark;
         }
+        $sequences = array_map(self::sequence(...), array_values($byPiece));
+        // The longest first: the others find their places in it. Sorting is stable, so the user's order decides ties.
+        usort($sequences, static fn (array $a, array $b): int => count($b) <=> count($a));
+        $merged = [];
+        foreach ($sequences as $sequence) {
+            $merged = self::merge($merged, $sequence);
+        }
+        $rows = [new Row(0, 'bare', RowKind::Bare, null)];
+        foreach ($merged as $entry) {
+            foreach ($entry->marks as $mark) {
+                $this->placed[$mark->areaId.' '.$mark->ref] = count($rows);
+            }
+            $rows[] = $entry->row(count($rows));
+        }
+        $this->rows = $rows;
     }
 
     public function of(string $areaId, string $ref): int
@@ -38,22 +47,85 @@ final class Rows
         return $this->placed[$areaId.' '.$ref];
     }
 
-    private function place(Mark $mark): void
+    /**
+     * @param  list<Mark>  $marks  of one piece, by time
+     * @return list<Entry>
+     */
+    private static function sequence(array $marks): array
     {
-        [$top, $topKey] = $this->last[$mark->pieceId] ?? [0, ''];
-        $number = null;
-        foreach ($this->byKey[$mark->key] ?? [] as $known) {
-            if ($known > $top || ($known === $top && $topKey === $mark->key)) {
-                $number = $known;
-                break;
+        $entries = [];
+        foreach ($marks as $mark) {
+            $last = $entries[count($entries) - 1] ?? null;
+            if ($last?->key === $mark->key) {
+                $last->take($mark);
+            } else {
+                $entries[] = new Entry($mark->key, $mark);
             }
         }
-        if ($number === null) {
-            $number = count($this->rows);
-            $this->rows[] = new Row($number, $mark->title, $mark->kind, $mark->swatch);
-            $this->byKey[$mark->key][] = $number;
+
+        return $entries;
+    }
+
+    /**
+     * @param  list<Entry>  $rows
+     * @param  list<Entry>  $piece
+     * @return list<Entry>
+     */
+    private static function merge(array $rows, array $piece): array
+    {
+        $common = self::common($rows, $piece);
+        $merged = [];
+        $i = $j = 0;
+        while ($i < count($rows) || $j < count($piece)) {
+            $row = $rows[$i] ?? null;
+            $entry = $piece[$j] ?? null;
+            if ($row !== null && $entry !== null && $row->key === $entry->key && $common[$i][$j] === $common[$i + 1][$j + 1] + 1) {
+                foreach ($entry->marks as $mark) {
+                    $row->take($mark);
+                }
+                $merged[] = $row;
+                $i++;
+                $j++;
+            } elseif ($entry === null || ($row !== null && self::rowFirst($common, $i, $j, $row, $entry))) {
+                $merged[] = $row ?? throw new \LogicException('one of the two has something left');
+                $i++;
+            } else {
+                $merged[] = $entry;
+                $j++;
+            }
         }
-        $this->last[$mark->pieceId] = [$number, $mark->key];
-        $this->placed[$mark->areaId.' '.$mark->ref] = $number;
+
+        return $merged;
+    }
+
+    /**
+     * Of two that are not shared, the one whose going first loses no common row; else the earlier.
+     *
+     * @param  list<list<int>>  $common
+     */
+    private static function rowFirst(array $common, int $i, int $j, Entry $row, Entry $entry): bool
+    {
+        [$byRow, $byEntry] = [$common[$i + 1][$j], $common[$i][$j + 1]];
+
+        return $byRow === $byEntry ? $row->atEpoch <= $entry->atEpoch : $byRow > $byEntry;
+    }
+
+    /**
+     * Lengths of the longest common subsequences of what is left from each place on.
+     *
+     * @param  list<Entry>  $rows
+     * @param  list<Entry>  $piece
+     * @return list<list<int>>
+     */
+    private static function common(array $rows, array $piece): array
+    {
+        $lengths = array_fill(0, count($rows) + 1, array_fill(0, count($piece) + 1, 0));
+        for ($i = count($rows) - 1; $i >= 0; $i--) {
+            for ($j = count($piece) - 1; $j >= 0; $j--) {
+                $lengths[$i][$j] = $rows[$i]->key === $piece[$j]->key ? $lengths[$i + 1][$j + 1] + 1 : max($lengths[$i + 1][$j], $lengths[$i][$j + 1]);
+            }
+        }
+
+        return array_values($lengths);
     }
 }

@@ -41,7 +41,7 @@ final class SectionTest extends TestCase
         $section = Section::of($build->plan());
 
         self::assertSame(['upper', 'lower', 'float top'], array_map(static fn ($c): string => $c->area->name, $section->columns));
-        self::assertSame(['bare', 'primer', 'grey', 'cap grey, paper tape', 'green', 'masks off'], array_map(static fn ($r): string => $r->title, $section->rows));
+        self::assertSame(['bare', 'grey primer', 'grey', 'cap grey, paper tape', 'green', 'masks off'], array_map(static fn ($r): string => $r->title, $section->rows));
         self::assertSame([1.0, 1.0, 1.0], array_map(static fn ($c): float => $c->now, $section->columns));
         self::assertCount(1, $section->caps);
         self::assertTrue($section->caps[0]->covers(4));
