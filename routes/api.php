@@ -20,6 +20,7 @@ Route::get('health', static fn (): JsonResponse => new JsonResponse(['name' => '
 Route::get('frame', [FrameController::class, 'show']);
 Route::post('builds', [BuildController::class, 'import']);
 Route::get('builds/{build}/bench', [BuildController::class, 'bench']);
+Route::get('builds/{build}/sheet', [BuildController::class, 'sheet']);
 Route::get('builds/{build}/plan', [BuildController::class, 'plan']);
 Route::get('builds/{build}/log', [BuildController::class, 'log']);
 Route::get('builds/{build}/kit', [KitController::class, 'show']);

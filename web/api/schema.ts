@@ -201,6 +201,56 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/builds/{build}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All steps of the minutes there are, whole, for a printed sheet. */
+        get: {
+            parameters: {
+                query?: {
+                    /** @description Minutes the user has. */
+                    minutes?: number;
+                };
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The sheet. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Sheet"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/builds/{build}/plan": {
         parameters: {
             query?: never;
@@ -1842,6 +1892,14 @@ export interface components {
             minutes: number;
             inside: boolean;
             steps: components["schemas"]["PlannedLine"][];
+        };
+        Sheet: {
+            now: components["schemas"]["Instant"];
+            build: components["schemas"]["BuildName"];
+            minutes: number;
+            steps: components["schemas"]["Step"][];
+            holds: components["schemas"]["Hold"][];
+            handsOff: components["schemas"]["HandsOff"][];
         };
         Steered: {
             id: components["schemas"]["Id"];

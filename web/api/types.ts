@@ -39,3 +39,4 @@ export type House = Schemas['House'];
 export type HouseQuestion = Schemas['HouseQuestion'];
 export type Product = Schemas['Product'];
 export type Changed = Schemas['Changed'];
+export type Sheet = Schemas['Sheet'];

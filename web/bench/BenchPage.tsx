@@ -70,6 +70,9 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                 {bench.follows.length > 0 && <TurnRound bench={bench} />}
             </div>
             <aside className="bench-side">
+                <Link className="plain-press bench-sheet" to={`/b/${buildId}/sheet`}>
+                    Sheet for this evening
+                </Link>
                 <HandsOff bench={bench} />
                 {bench.closing.map((hold) => (
                     <Closing key={hold.key} hold={hold} />

@@ -9,12 +9,16 @@ import { Notices } from './Notices';
 import { useFrame } from './queries';
 import { Button } from '@mantine/core';
 
+const KitPage = lazy(() => import('../kit/KitPage'));
+const HousePage = lazy(() => import('../house/HousePage'));
 const BenchPage = lazy(() => import('../bench/BenchPage'));
 const LayersPage = lazy(() => import('../layers/LayersPage'));
+const SheetPage = lazy(() => import('../bench/SheetPage'));
 const LogPage = lazy(() => import('../log/LogPage'));
 
 /** Each station keeps its own number, even while some are not built. */
 const STATIONS = [
+    { key: '1', path: 'kit', name: 'Kit' },
     { key: '3', path: 'layers', name: 'Layers' },
     { key: '6', path: 'bench', name: 'Bench' },
     { key: '8', path: 'log', name: 'Log' },
@@ -41,6 +45,8 @@ function Screen(): ReactElement {
     const keys = useMemo(
         () => ({
             ...Object.fromEntries(STATIONS.map((s) => [s.key, () => build !== undefined && void go(`/b/${build}/${s.path}`)])),
+            h: () => build !== undefined && void go(`/b/${build}/house`),
+            n: () => bringIn(true),
             '?': () => showHelp(true),
         }),
         [build, go],
@@ -63,7 +69,12 @@ function Screen(): ReactElement {
                             {s.path === 'layers' && here !== undefined && here.stops > 0 && <span className="station-count" aria-label={`${here.stops} open stops`}>{here.stops}</span>}
                         </Link>
                     ))}
-                <button type="button" className="station stations-foot" onClick={() => showHelp(true)}>
+                {build !== undefined && (
+                    <Link className="station stations-foot" to={`/b/${build}/house`} aria-current={pathname.endsWith('/house') ? 'page' : undefined}>
+                        House rules
+                    </Link>
+                )}
+                <button type="button" className={build === undefined ? 'station stations-foot' : 'station'} onClick={() => showHelp(true)}>
                     Help
                 </button>
             </nav>
@@ -77,16 +88,19 @@ function Screen(): ReactElement {
                 )}
                 <Suspense fallback={<p>Loading the station.</p>}>
                     {here !== undefined && station === 'bench' && <BenchPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'kit' && <KitPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'house' && <HousePage key={here.id} buildId={here.id} />}
                     {here !== undefined && station === 'layers' && <LayersPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'sheet' && <SheetPage key={here.id} buildId={here.id} />}
                     {here !== undefined && station === 'log' && <LogPage key={here.id} buildId={here.id} />}
                 </Suspense>
                 {frame.data !== undefined && here === undefined && (
                     <div className="card empty">
                         <h2>{frame.data.builds.length === 0 ? 'No build in hand' : 'This build is not here'}</h2>
-                        <p>{frame.data.builds.length === 0 ? 'Bring a build file in, and the bench says what to do first.' : 'It may have been replaced. Choose one from the tabs above.'}</p>
+                        <p>{frame.data.builds.length === 0 ? 'Type a kit in or bring a build file in, and the bench says what to do first.' : 'It may have been replaced. Choose one from the tabs above.'}</p>
                         {frame.data.builds.length === 0 && (
                             <Button data-main onClick={() => bringIn(true)}>
-                                Bring a build in
+                                Begin a build
                             </Button>
                         )}
                     </div>

@@ -30,7 +30,7 @@ export function Edge({ frame, buildId, station }: { frame: Frame | undefined; bu
                         {build.aspect.kind === 'done' && ', done'}
                     </Link>
                 ))}
-                <button className="edge-tool" type="button" onClick={() => ask('import')} aria-label="Bring a build in">
+                <button className="edge-tool" type="button" onClick={() => ask('import')} aria-label="Begin a build">
                     + build
                 </button>
             </nav>

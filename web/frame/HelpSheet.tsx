@@ -4,13 +4,19 @@ import { Mark } from '../drawing/Mark';
 import { keysAreOn, setKeys } from './keys';
 
 const KEYS: [string, string][] = [
-    ['3', 'Layers: the plan by stage, and what the rules find'],
+    ['1', 'Kit: what it is made of, typed in'],
+    ['3', 'Layers: the whole finish edge-on, and what the rules find'],
     ['6', 'Bench: what to do now'],
     ['8', 'Log: what was done'],
     ['Enter', 'on the Bench: the step is done'],
     ['w', 'on the Bench: something went wrong'],
     ['t', 'on the Bench: it was done earlier'],
     ['m', 'on the Bench: the minutes you have'],
+    ['h', 'House rules: where modellers differ'],
+    ['n', 'a new build: from nothing, a copy or a file'],
+    ['Ctrl Enter', 'in the Kit: take the lines in'],
+    ['Ctrl Space', 'in the Kit: find a paint'],
+    ['Arrows', 'in the drawing and in tables: go from place to place'],
     ['?', 'this list'],
 ];
 

@@ -78,6 +78,13 @@ export function HoldLine({ frame }: { frame: Frame | undefined }): ReactElement 
                         </li>
                     ))}
                 </ul>
+                <p className="hold-calendar">
+                    As a calendar: subscribe to <code>{`${window.location.origin}/api/holds.ics`}</code> or{' '}
+                    <a href="/api/holds.ics?download=1" download>
+                        keep a copy
+                    </a>
+                    . A later copy moves what changed and doubles nothing.
+                </p>
             </Modal>
             <Ends holds={frame?.holds ?? []} at={at} />
         </section>

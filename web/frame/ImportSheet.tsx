@@ -1,35 +1,45 @@
-import { Button, Modal } from '@mantine/core';
-import { useRef, useState, type ReactElement } from 'react';
+import { Button, Modal, TextInput } from '@mantine/core';
+import { useRef, useState, type FormEvent, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { api, Away, Refused } from '../api/client';
-import { queries } from './queries';
+import { readNumber } from './numbers';
+import { queries, useFrame } from './queries';
 
 interface Asked {
     text: string;
     name: string;
 }
 
-/** Brings a build file in; asks what to do when the build is here already. */
+interface Named {
+    build: { id: string };
+}
+
+/** Begins a build: from nothing, as a copy of a kit that is here, or from a file; asks what to do when it is here already. */
 export function ImportSheet({ opened, close }: { opened: boolean; close: () => void }): ReactElement {
     const go = useNavigate();
+    const frame = useFrame();
     const file = useRef<HTMLInputElement>(null);
     const [asked, ask] = useState<Asked | null>(null);
     const [wrong, say] = useState<string[]>([]);
+    const [name, setName] = useState('');
+    const [scale, setScale] = useState('72');
+    const number = readNumber(scale.replace(/^1\s*\/\s*/, ''));
 
     const done = (): void => {
         ask(null);
         say([]);
+        setName('');
         close();
     };
-    const send = async (text: string, mode?: 'replace' | 'copy'): Promise<void> => {
+    const open = async (work: () => Promise<Named>, station: string): Promise<void> => {
         try {
-            const { build } = await api.post<{ build: { id: string } }>('builds' + (mode === undefined ? '' : `?mode=${mode}`), text);
+            const { build } = await work();
             await queries.invalidateQueries();
             done();
-            void go(`/b/${build.id}/bench`);
+            void go(`/b/${build.id}/${station}`);
         } catch (error) {
             if (error instanceof Refused && error.status === 409) {
-                ask({ text, name: error.message });
+                ask((was) => ({ text: was?.text ?? '', name: error.message }));
             } else if (error instanceof Refused) {
                 say([error.message, ...error.problems.map((p) => `${p.path === '' ? 'The file' : p.path} ${p.wrong}; ${p.right}.`)]);
             } else {
@@ -37,19 +47,58 @@ export function ImportSheet({ opened, close }: { opened: boolean; close: () => v
             }
         }
     };
+    const send = async (text: string, mode?: 'replace' | 'copy'): Promise<void> => {
+        await open(async () => {
+            try {
+                return await api.post<Named>('builds' + (mode === undefined ? '' : `?mode=${mode}`), text);
+            } catch (error) {
+                if (error instanceof Refused && error.status === 409) {
+                    ask({ text, name: error.message });
+                }
+                throw error;
+            }
+        }, 'bench');
+    };
+    const blank = (e: FormEvent): void => {
+        e.preventDefault();
+        if (typeof number === 'number' && name.trim() !== '') {
+            void open(() => api.post<Named>('builds/blank', { name: name.trim(), scale: number }), 'kit');
+        }
+    };
 
     return (
-        <Modal opened={opened} onClose={done} title="Bring a build in" size="lg">
+        <Modal opened={opened} onClose={done} title="Begin a build" size="lg">
             {asked === null ? (
                 <div className="stack-form">
-                    <p>A build file, as this bench writes it: its kit, its log and the paints it uses.</p>
+                    <form className="stack-row begin" onSubmit={blank}>
+                        <TextInput label="From nothing: its name" value={name} onChange={(e) => setName(e.currentTarget.value)} data-autofocus maxLength={120} />
+                        <TextInput className="begin-scale" label="Scale, 1 to" value={scale} inputMode="decimal" onChange={(e) => setScale(e.currentTarget.value)} error={typeof number === 'string' ? number : undefined} />
+                        <Button data-main type="submit" disabled={name.trim() === '' || typeof number !== 'number'}>
+                            Type it in
+                        </Button>
+                    </form>
+                    {(frame.data?.builds.length ?? 0) > 0 && (
+                        <div className="begin-copy">
+                            <p className="field-label">The kit of another once more, with nothing done on it</p>
+                            <div className="finding-presses">
+                                {frame.data?.builds.map((build) => (
+                                    <Button key={build.id} data-small onClick={() => void open(() => api.post<Named>(`builds/${build.id}/copy`, {}), 'kit')}>
+                                        {build.name}
+                                    </Button>
+                                ))}
+                            </div>
+                        </div>
+                    )}
+                    <label className="field-label" htmlFor="build-file">
+                        From a file, as this bench writes it: its kit, its log and the paints it uses
+                    </label>
                     <input
                         ref={file}
+                        id="build-file"
                         type="file"
                         accept=".json,application/json"
                         aria-label="Build file"
                         className="field file-field"
-                        data-autofocus
                         onChange={(e) => {
                             const chosen = e.currentTarget.files?.[0];
                             say([]);

@@ -1,4 +1,4 @@
-import { Button, NativeSelect, TextInput } from '@mantine/core';
+import { Button, Checkbox, NativeSelect, TextInput } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
 import type { Edit, Plan, Product, SectionCap, SectionCell, SectionColumn, Stage } from '../api/types';
 import { now } from '../frame/clock';
@@ -20,7 +20,7 @@ interface Props {
 /** Has a layer or a mask otherwise: what is chosen is looked at at once, and changed only when that is taken. */
 export function Steer({ plan, thing, column, steps, products, look }: Props): ReactElement {
     const [everywhere, widen] = useState(false);
-    const [time, setTime] = useState(() => localOf(now() + 86400000, plan.build.zone));
+    const [time, setTime] = useState(() => localOf(now() + 86400000, plan.build.zone).replace('T', ' '));
     const about = pinnedOf(thing);
     const target = everywhere ? null : column.pieceId;
     const where = everywhere ? 'everywhere' : `on ${column.piece}`;
@@ -72,15 +72,13 @@ export function Steer({ plan, thing, column, steps, products, look }: Props): Re
                 />
             </div>
             <div className="steer-row steer-time">
-                <TextInput label="Not before" type="datetime-local" value={time} onChange={(e) => setTime(e.currentTarget.value)} />
-                <Button data-small disabled={instant === null} onClick={() => instant !== null && void look(`Not before ${time.replace('T', ' ')}`, notBefore(first, instant))}>
+                <TextInput label="Not before" value={time} onChange={(e) => setTime(e.currentTarget.value)} error={instant === null ? 'Write it as 2026-03-05 19:00.' : undefined} />
+                <Button data-small disabled={instant === null} onClick={() => instant !== null && void look(`Not before ${time}`, notBefore(first, instant))}>
                     Look at it
                 </Button>
             </div>
             <div className="steer-row steer-time">
-                <label className="steer-wide">
-                    <input type="checkbox" checked={everywhere} onChange={(e) => widen(e.currentTarget.checked)} /> everywhere in the build, not only on {column.piece}
-                </label>
+                <Checkbox className="steer-wide" label={`everywhere, not only on ${column.piece}`} checked={everywhere} onChange={(e) => widen(e.currentTarget.checked)} />
                 <Button data-small onClick={() => void look(`Leave it out ${where}`, pin(about, target, 'present', false))}>
                     Leave it out
                 </Button>

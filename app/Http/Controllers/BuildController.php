@@ -40,6 +40,17 @@ final readonly class BuildController
         }));
     }
 
+    public function sheet(Request $request, string $build): JsonResponse
+    {
+        $minutes = Answer::whole($request, 'minutes', 120, 5, 720);
+
+        return $this->answer->json($this->cache->remember("sheet/{$build}/{$minutes}", function () use ($build, $minutes): array {
+            $loaded = $this->load($build);
+
+            return ['build' => KitPresenter::name($loaded), ...BenchPresenter::sheet($this->planner->plan($loaded, $minutes), $minutes)];
+        }));
+    }
+
     public function plan(string $build, Changer $changer): JsonResponse
     {
         return $this->answer->json($this->cache->remember("plan/{$build}", function () use ($build, $changer): array {

@@ -39,6 +39,20 @@ final class BenchPresenter
         ];
     }
 
+    /** @return array<string, mixed> all that is done in the minutes there are, each step whole: for a printed sheet */
+    public static function sheet(Plan $plan, int $minutes): array
+    {
+        $until = $plan->nowEpoch + 60 * $minutes;
+        $tonight = array_values(array_filter($plan->atTheBench(), static fn (PlannedStep $p): bool => $p->startEpoch < $until));
+
+        return [
+            'minutes' => $minutes,
+            'steps' => array_map(static fn (PlannedStep $p): array => StepPresenter::whole($p, $plan), $tonight),
+            'holds' => array_map(PlanPresenter::hold(...), $plan->holds),
+            'handsOff' => self::handsOff($plan, null),
+        ];
+    }
+
     /** @return list<array<string, mixed>> pieces to leave alone: waits with their clocks first, then what is shut */
     private static function handsOff(Plan $plan, ?PlannedStep $now): array
     {

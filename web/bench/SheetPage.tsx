@@ -1,0 +1,84 @@
+import './sheet.css';
+import { Button } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { Link } from 'react-router';
+import { api } from '../api/client';
+import type { Sheet, Step } from '../api/types';
+import { useNow } from '../frame/clock';
+import { PrintFoot, PrintHead } from '../frame/Printed';
+import { wall } from '../frame/words';
+import { useMinutes } from './MinutesField';
+
+/** The evening on paper: every step with its figures, what to leave alone, and boxes to tick with wet gloves. */
+export default function SheetPage({ buildId }: { buildId: string }): ReactElement {
+    const at = useNow();
+    const [minutes] = useMinutes();
+    const { data: sheet } = useQuery({ queryKey: ['sheet', buildId, minutes], queryFn: () => api.get<Sheet>(`builds/${buildId}/sheet?minutes=${minutes}`) });
+    if (sheet === undefined) {
+        return <p>Laying the sheet out.</p>;
+    }
+    const zone = sheet.build.zone;
+
+    return (
+        <div className="sheet-page">
+            <div className="page-head">
+                <h1>Bench sheet</h1>
+                <p>
+                    {sheet.minutes} min from now, {sheet.steps.length} {sheet.steps.length === 1 ? 'step' : 'steps'}
+                </p>
+                <div className="page-tools">
+                    <Link className="plain-press" to={`/b/${buildId}/bench`}>
+                        Back to the bench
+                    </Link>
+                    <Button data-main onClick={() => window.print()}>
+                        Print
+                    </Button>
+                </div>
+            </div>
+            <div className="card paper">
+                <PrintHead title="Bench sheet" build={sheet.build} at={at} />
+                {sheet.steps.length === 0 && <p className="paper-none">Nothing can be done in these minutes: everything waits.</p>}
+                <ol className="paper-steps">
+                    {sheet.steps.map((step) => (
+                        <PaperStep key={step.key} step={step} when={wall(step.start, at, zone)} />
+                    ))}
+                </ol>
+                {sheet.holds.length > 0 && (
+                    <section className="paper-holds">
+                        <h2>Hands off</h2>
+                        <ul>
+                            {sheet.holds.map((hold) => (
+                                <li key={hold.key}>
+                                    <strong>{wall(hold.until, at, zone)}</strong> {hold.label}
+                                    {hold.closing ? ' (do it before)' : `: until then no ${hold.forbids}`}
+                                </li>
+                            ))}
+                        </ul>
+                    </section>
+                )}
+                <PrintFoot />
+            </div>
+        </div>
+    );
+}
+
+function PaperStep({ step, when }: { step: Step; when: string }): ReactElement {
+    const s = step.setUp;
+    const figures =
+        s === null
+            ? [`${Math.max(1, Math.round(step.minutes))} min`]
+            : [s.cupMl === null ? '' : `${s.cupMl.toFixed(2).replace(/0$/, '')} ml in the cup`, `paint : thinner ${s.ratio}`, s.pressureBar === null ? '' : `${s.pressureBar.toFixed(1)} bar`, s.distanceCm === null ? '' : `${s.distanceCm[0]}–${s.distanceCm[1]} cm`, s.nozzleMm === null ? '' : `${s.nozzleMm} mm nozzle`].filter(Boolean);
+
+    return (
+        <li>
+            <span className="paper-box" aria-hidden="true" />
+            <div>
+                <strong>{step.title}</strong>, {step.where}
+                <div className="paper-figures">{figures.join(' · ')}</div>
+                {step.cautions.length > 0 && <div className="paper-caution">{step.cautions.join(' ')}</div>}
+            </div>
+            <time>{when}</time>
+        </li>
+    );
+}

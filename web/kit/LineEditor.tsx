@@ -1,0 +1,112 @@
+import { useRef, type KeyboardEvent, type ReactElement, type RefObject } from 'react';
+import type { ReadLine, Reading } from '../api/types';
+
+interface Props {
+    text: string;
+    setText: (text: string) => void;
+    reading: Reading | undefined;
+    rows: number;
+    take: () => void;
+    findPaint: () => void;
+    area: RefObject<HTMLTextAreaElement | null>;
+}
+
+/** Lines as they are typed, each with what it was read as beside it; what was not read is marked where it stands. */
+export function LineEditor({ text, setText, reading, rows, take, findPaint, area }: Props): ReactElement {
+    const under = useRef<HTMLDivElement>(null);
+    const beside = useRef<HTMLOListElement>(null);
+    const lines = text.split('\n');
+    const keys = (e: KeyboardEvent): void => {
+        if (e.key === 'Enter' && (e.ctrlKey || e.metaKey)) {
+            e.preventDefault();
+            take();
+        } else if (e.key === ' ' && e.ctrlKey) {
+            e.preventDefault();
+            findPaint();
+        } else if (e.key === 'Escape') {
+            area.current?.blur();
+        }
+    };
+
+    return (
+        <div className="editor" style={{ ['--rows' as string]: rows }}>
+            <div className="editor-text">
+                <div className="editor-under" ref={under} aria-hidden="true">
+                    {lines.map((line, i) => (
+                        <div key={i}>
+                            <Marked line={line} read={reading?.lines[i]} />
+                        </div>
+                    ))}
+                </div>
+                <textarea
+                    ref={area}
+                    aria-label="Lines of the kit"
+                    aria-describedby="editor-says"
+                    value={text}
+                    spellCheck={false}
+                    autoComplete="off"
+                    autoCapitalize="off"
+                    wrap="off"
+                    autoFocus
+                    placeholder={'hull / upper A, 84, sea grey, decals, pin wash, matt, soft 240 to upper B\nhull / upper B, 61, slate green, pin wash, matt\ncanopy / panes, 8, pane\njoint wing root: hull + wing, seam, gap 0.2, 9 long'}
+                    onChange={(e) => setText(e.currentTarget.value)}
+                    onKeyDown={keys}
+                    onScroll={(e) => {
+                        if (under.current !== null && beside.current !== null) {
+                            under.current.style.transform = `translate(${-e.currentTarget.scrollLeft}px, ${-e.currentTarget.scrollTop}px)`;
+                            beside.current.style.transform = `translateY(${-e.currentTarget.scrollTop}px)`;
+                        }
+                    }}
+                />
+            </div>
+            <div className="editor-beside">
+                <ol ref={beside}>
+                    {lines.map((line, i) => (
+                        <Says key={i} line={line} read={reading?.lines[i]} />
+                    ))}
+                </ol>
+            </div>
+        </div>
+    );
+}
+
+/** The line once more under what is typed, to carry the marks. */
+function Marked({ line, read }: { line: string; read: ReadLine | undefined }): ReactElement {
+    const characters = Array.from(line);
+    const wrong = [...(read?.problems ?? [])].sort((a, b) => a.start - b.start);
+    const parts: ReactElement[] = [];
+    let at = 0;
+    wrong.forEach((p, i) => {
+        if (p.start < at || p.start + p.length > characters.length) {
+            return;
+        }
+        parts.push(<span key={`a${i}`}>{characters.slice(at, p.start).join('')}</span>, <mark key={`b${i}`}>{characters.slice(p.start, p.start + p.length).join('')}</mark>);
+        at = p.start + p.length;
+    });
+    parts.push(<span key="rest">{characters.slice(at).join('')}</span>);
+
+    return <>{parts}</>;
+}
+
+function Says({ line, read }: { line: string; read: ReadLine | undefined }): ReactElement {
+    if (read === undefined || line.trim() === '' || (read.about === null && read.problems.length === 0)) {
+        return <li className="says" />;
+    }
+    const problem = read.problems[0];
+    if (problem !== undefined) {
+        return (
+            <li className="says" data-wrong title={read.problems.map((p) => p.sentence).join(' ')}>
+                <span className="says-mark" aria-hidden="true" />
+                {problem.sentence}
+            </li>
+        );
+    }
+    const words = read.about === 'note' ? 'a note' : [`${read.isNew ? '' : 'changes '}${read.title}`, ...read.phrases.map((p) => p.meaning)].join(' · ');
+
+    return (
+        <li className="says" data-about={read.about} title={words}>
+            {read.swatch === null ? <span className="says-dot" aria-hidden="true" /> : <span className="swatch" style={{ background: read.swatch }} aria-hidden="true" />}
+            {words}
+        </li>
+    );
+}
