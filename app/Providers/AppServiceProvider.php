@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Clock\BenchClock;
+use App\Repositories\ShelfRepository;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Support\ServiceProvider;
 use Psr\Clock\ClockInterface;
@@ -13,6 +14,8 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        // One shelf for a request: what is put on it is seen by whoever looks next.
+        $this->app->singleton(ShelfRepository::class);
         $this->app->singleton(BenchClock::class, static function (Application $app): BenchClock {
             $now = config('app.now');
 

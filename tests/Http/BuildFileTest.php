@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Build\BuildFile;
 use App\Models\Build;
 use App\Models\Event;
 use Opis\JsonSchema\Errors\ErrorFormatter;
@@ -25,6 +26,30 @@ final class BuildFileTest extends AppTestCase
         self::assertSame($first, $this->exported());
     }
 
+    public function test_every_demo_build_comes_out_as_it_went_in(): void
+    {
+        foreach (Build::query()->pluck('id') as $id) {
+            $first = $this->exported($id);
+            $this->send('POST', '/api/builds?mode=replace', json_decode($first, true))->assertCreated();
+
+            self::assertSame($first, $this->exported($id));
+        }
+    }
+
+    public function test_a_file_of_format_one_is_lifted_and_means_the_same(): void
+    {
+        $old = json_decode((string) file_get_contents(__DIR__.'/../samples/build-format-1.json'), true);
+        self::assertSame(1, $old['format']);
+        $this->send('POST', '/api/builds?mode=replace', $old)->assertCreated();
+        $new = json_decode($this->exported($old['id']), true);
+
+        self::assertSame(BuildFile::FORMAT, $new['format']);
+        self::assertSame([false], array_values(array_unique(array_column($new['kit']['parts'], 'letsLight'))));
+        self::assertSame([null], array_values(array_unique(array_column($new['kit']['edges'], 'subject'))));
+        self::assertSame($old['kit']['areas'], $new['kit']['areas']);
+        self::assertSame($old['events'], $new['events']);
+    }
+
     public function test_the_file_keeps_to_its_schema(): void
     {
         $result = (new Validator)->validate(json_decode($this->exported()), (string) file_get_contents(__DIR__.'/../../docs/format/build-2.schema.json'));
@@ -35,12 +60,13 @@ final class BuildFileTest extends AppTestCase
     public function test_a_build_that_is_here_is_asked_about_and_a_copy_stands_beside_it(): void
     {
         $file = json_decode($this->exported(), true);
+        [$builds, $events] = [Build::query()->count(), Event::query()->count()];
         $this->send('POST', '/api/builds', $file)->assertConflict()->assertJsonPath('error.there.choices', ['replace', 'copy']);
         $copy = $this->send('POST', '/api/builds?mode=copy', $file)->assertCreated()->json('build');
 
-        self::assertSame(2, Build::query()->count());
+        self::assertSame($builds + 1, Build::query()->count());
         self::assertSame('Corvane S.4 Shearwater, copy', $copy['name']);
-        self::assertSame(2 * count($file['events']), Event::query()->count());
+        self::assertSame($events + count($file['events']), Event::query()->count());
         self::assertSame([], array_intersect(array_column(json_decode($this->exported($copy['id']), true)['events'], 'id'), array_column($file['events'], 'id')));
     }
 

@@ -27,6 +27,10 @@ final class FuzzTest extends AppTestCase
             ['POST', "/api/builds/{$id}/events", $event], ['POST', "/api/builds/{$id}/preview", $edit], ['POST', "/api/builds/{$id}/changes", $edit],
             ['POST', "/api/builds/{$id}/changes/".self::ulid(4).'/undo', []], ['POST', '/api/readings', ['temperatureC' => 20, 'humidity' => 0.5]],
             ['PUT', '/api/room/source', ['source' => 'typed']], ['POST', '/api/builds?mode=copy', $file],
+            ['POST', '/api/builds/blank', ['name' => 'x', 'scale' => 72, 'subject' => '']], ['POST', "/api/builds/{$id}/lines/read", ['text' => "hull / a, 84, sea grey\nroot: hull + fin", 'whole' => false]],
+            ['POST', "/api/builds/{$id}/lines", ['text' => 'hull / a, 84, sea grey', 'whole' => false]], ['POST', "/api/builds/{$id}/cell", ['list' => 'areas', 'id' => $file['kit']['areas'][0]['id'], 'field' => 'size', 'text' => '2,5']],
+            ['POST', "/api/builds/{$id}/remove", ['list' => 'edges', 'id' => $file['kit']['edges'][0]['id']]], ['POST', "/api/builds/{$id}/areas.csv", ['csv' => "part,area\nhull,x\n"]],
+            ['POST', '/api/products', ['name' => 'x', 'family' => 'lacquer', 'role' => 'colour', 'swatch' => '#112233']], ['POST', '/api/products.csv', ['csv' => "name,family,role\nx,lacquer,colour\n"]], ['PUT', '/api/house', ['question' => 'wash', 'position' => 'oil']],
         ];
         foreach ($routes as [$method, $path, $body]) {
             for ($i = 0; $i < ($path === '/api/builds?mode=copy' ? 12 : self::ROUNDS); $i++) {

@@ -68,7 +68,7 @@ final class SmallPartsTest extends AppTestCase
         yield 'half' => ['{"format": 1, "kit"', '', 'is not JSON'];
         yield 'a word' => ['"build"', '', 'is not JSON'];
         yield 'no format' => ['{"id": "x"}', 'format', 'is missing'];
-        yield 'a newer format' => ['{"format": 2}', 'format', 'newer than this product reads'];
+        yield 'a newer format' => ['{"format": 99}', 'format', 'newer than this product reads'];
         yield 'format as text' => ['{"format": "1"}', 'format', 'is missing'];
         yield 'unknown field' => ['{"format": 1, "id": "01K00000000000000000000001", "kit": {}, "extra": 1}', 'extra', 'is not a field here'];
     }

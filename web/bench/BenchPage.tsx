@@ -70,9 +70,6 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                 {bench.follows.length > 0 && <TurnRound bench={bench} />}
             </div>
             <aside className="bench-side">
-                <Link className="plain-press bench-sheet" to={`/b/${buildId}/sheet`}>
-                    Sheet for this evening
-                </Link>
                 <HandsOff bench={bench} />
                 {bench.closing.map((hold) => (
                     <Closing key={hold.key} hold={hold} />
@@ -82,6 +79,9 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                         At your usual sessions the build is finished <strong>{wall(bench.finish, at, zone)}</strong>.
                     </p>
                 )}
+                <Link className="plain-press bench-sheet" to={`/b/${buildId}/sheet`}>
+                    Sheet for this evening
+                </Link>
             </aside>
             {step !== null && sheet === 'fault' && <FaultSheet buildId={buildId} bench={bench} step={step} close={() => show(null)} />}
             {step !== null && sheet === 'time' && <TimeSheet step={step} zone={zone} close={() => show(null)} done={(when) => done(step, when)} />}

@@ -40,8 +40,8 @@ export default function SheetPage({ buildId }: { buildId: string }): ReactElemen
                 <PrintHead title="Bench sheet" build={sheet.build} at={at} />
                 {sheet.steps.length === 0 && <p className="paper-none">Nothing can be done in these minutes: everything waits.</p>}
                 <ol className="paper-steps">
-                    {sheet.steps.map((step) => (
-                        <PaperStep key={step.key} step={step} when={wall(step.start, at, zone)} />
+                    {sheet.steps.map((step, i) => (
+                        <PaperStep key={step.key} step={step} when={wall(step.start, at, zone)} said={new Set(sheet.steps.slice(0, i).flatMap((s) => s.cautions))} />
                     ))}
                 </ol>
                 {sheet.holds.length > 0 && (
@@ -63,7 +63,9 @@ export default function SheetPage({ buildId }: { buildId: string }): ReactElemen
     );
 }
 
-function PaperStep({ step, when }: { step: Step; when: string }): ReactElement {
+/** A caution is written out with the first step that has it; the later ones point back to it. */
+function PaperStep({ step, when, said }: { step: Step; when: string; said: Set<string> }): ReactElement {
+    const fresh = step.cautions.filter((c) => !said.has(c));
     const s = step.setUp;
     const figures =
         s === null
@@ -76,7 +78,8 @@ function PaperStep({ step, when }: { step: Step; when: string }): ReactElement {
             <div>
                 <strong>{step.title}</strong>, {step.where}
                 <div className="paper-figures">{figures.join(' · ')}</div>
-                {step.cautions.length > 0 && <div className="paper-caution">{step.cautions.join(' ')}</div>}
+                {fresh.length > 0 && <div className="paper-caution">{fresh.join(' ')}</div>}
+                {fresh.length === 0 && step.cautions.length > 0 && <div className="paper-caution">Cautions as above.</div>}
             </div>
             <time>{when}</time>
         </li>

@@ -84,7 +84,7 @@ function Row({ name, steps, y, x }: { name: string; steps: StepLine[]; y: number
 
                 return (
                     <g key={step.key}>
-                        {gap > 4 && <rect x={from + width} y={y + 11} width={gap} height="6" fill="var(--amber)" stroke="var(--mark-line)" strokeWidth="0.7" />}
+                        {gap > 4 && !isGun(step) && <rect x={from + width} y={y + 11} width={gap} height="6" fill="var(--amber)" stroke="var(--mark-line)" strokeWidth="0.7" />}
                         <rect x={from} y={y + 2} width={width} height="24" fill={step.sprays && step.swatch !== null ? step.swatch : 'var(--surface)'} stroke="var(--ink)">
                             <title>{step.title}</title>
                         </rect>
@@ -100,6 +100,11 @@ function Row({ name, steps, y, x }: { name: string; steps: StepLine[]; y: number
     );
 }
 
+/** The gun stands on a line of its own: cleaning it is no wait of a piece. */
+function isGun(step: StepLine): boolean {
+    return step.operation === 'rinse' || step.operation === 'strip';
+}
+
 function fit(word: string, width: number): string {
     const most = Math.floor((width - 8) / 7);
 
@@ -109,7 +114,8 @@ function fit(word: string, width: number): string {
 function byPiece(steps: StepLine[]): [string, StepLine[]][] {
     const rows = new Map<string, StepLine[]>();
     for (const step of steps) {
-        rows.set(step.piece, [...(rows.get(step.piece) ?? []), step]);
+        const name = isGun(step) ? 'The gun' : step.piece;
+        rows.set(name, [...(rows.get(name) ?? []), step]);
     }
 
     return [...rows];

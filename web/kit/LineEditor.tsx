@@ -29,7 +29,7 @@ export function LineEditor({ text, setText, reading, rows, take, findPaint, area
     };
 
     return (
-        <div className="editor" style={{ ['--rows' as string]: rows }}>
+        <div className="editor" data-empty={text === ''} style={{ ['--rows' as string]: rows }}>
             <div className="editor-text">
                 <div className="editor-under" ref={under} aria-hidden="true">
                     {lines.map((line, i) => (
