@@ -28,7 +28,7 @@ final readonly class AnswerCache
      */
     public function remember(string $question, callable $work): array
     {
-        $file = storage_path('framework/cache/answer-'.hash('xxh128', base_path().$question).'.json');
+        $file = storage_path('framework/cache/answer-'.hash('xxh128', base_path().getenv('TEST_TOKEN').$question).'.json');
         $state = $this->state();
         $kept = is_file($file) ? json_decode((string) file_get_contents($file), true) : null;
         if (is_array($kept) && ($kept['state'] ?? null) === $state && is_array($kept['answer'] ?? null)) {
@@ -49,7 +49,8 @@ final readonly class AnswerCache
     {
         return implode('|', [
             intdiv($this->clock->epoch(), 60),
-            (new Build)->getConnection()->getDatabaseName(),
+            // A database in memory belongs to its process.
+            str_replace(':memory:', ':memory:'.getmypid(), (new Build)->getConnection()->getDatabaseName()),
             Build::query()->selectRaw("group_concat(id || ':' || revision) as mark")->value('mark'),
             Event::query()->max('number'), Event::query()->count(),
             Product::query()->max('position'), Product::query()->count(),

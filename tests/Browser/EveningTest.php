@@ -118,6 +118,7 @@ final class EveningTest extends BrowserTestCase
         $this->browser->seeText('.fault-now', 'lay the piece level');
         $this->browser->press('It has: run or puddle');
         $this->browser->press('Layers');
+        $this->browser->press('by stage');
         $this->browser->seeText('.stages', 'Flat the run');
         self::assertContains('sand-safe', array_column($this->server->request('GET', "/api/builds/{$this->build}/plan")[1]['holds'], 'kind'));
     }

@@ -9,14 +9,21 @@ use Tests\Support\BrowserTestCase;
 /** Every view in both surrounds: accessible, and nothing wider than the window. */
 final class LookTest extends BrowserTestCase
 {
+    private const VIEWS = ['kit', 'layers', 'bench', 'log', 'house', 'sheet'];
+
     public function test_each_view_is_clean_under_axe_in_both_surrounds(): void
     {
         foreach (['day', 'booth'] as $surround) {
             $this->browser->driver->get($this->server->address().'/mark.svg');
             $this->browser->script('localStorage.setItem("amber.surround", arguments[0])', [$surround]);
-            foreach (['bench', 'layers', 'log'] as $station) {
+            foreach (self::VIEWS as $station) {
                 $this->go($station);
                 self::assertSame([], $this->browser->axe(), "{$station} in {$surround}");
+            }
+            $this->go('layers');
+            foreach (['in microns', 'by stage', 'as a table', 'in order'] as $view) {
+                $this->browser->press($view);
+                self::assertSame([], $this->browser->axe(), "layers {$view} in {$surround}");
             }
         }
     }
@@ -24,7 +31,7 @@ final class LookTest extends BrowserTestCase
     public function test_sheets_are_clean_under_axe(): void
     {
         $this->go('bench');
-        foreach (['[data-testid="wrong"]', '[data-testid="earlier"]', '.edge-room', '.stations-foot', '.edge-tabs button'] as $opener) {
+        foreach (['[data-testid="wrong"]', '[data-testid="earlier"]', '.edge-room', '.station:last-child', '.edge-tabs button', '.line-all'] as $opener) {
             $this->browser->click($opener);
             $this->browser->see('[role="dialog"]');
             self::assertSame([], $this->browser->axe(), $opener);
@@ -37,7 +44,7 @@ final class LookTest extends BrowserTestCase
     {
         foreach ([[1280, 800], [820, 1180]] as [$width, $height]) {
             $this->browser->size($width, $height);
-            foreach (['bench', 'layers', 'log'] as $station) {
+            foreach (self::VIEWS as $station) {
                 $this->go($station);
                 self::assertLessThanOrEqual($width, $this->browser->script('return document.documentElement.scrollWidth'), "{$station} at {$width}");
             }

@@ -50,10 +50,12 @@ final class SettleTest extends BrowserTestCase
     public function test_a_stage_opened_says_why_each_step_stands_there(): void
     {
         $this->go('layers');
-        $this->browser->click('.stage:nth-child(4) .stage-head');
-        $this->browser->see('.stage:nth-child(4) .stage-steps');
-        self::assertSame('true', $this->browser->see('.stage:nth-child(4) .stage-head')->getAttribute('aria-expanded'));
-        self::assertStringContainsString('canopy joint', $this->browser->text('.stage:nth-child(4) .stage-steps'));
+        $this->browser->press('by stage');
+        $this->browser->click('.stage:nth-of-type(1) .stage-head');
+        $this->browser->see('.stage-steps');
+        self::assertSame('true', $this->browser->see('.stage:nth-of-type(1) .stage-head')->getAttribute('aria-expanded'));
+        self::assertStringContainsString('Light goes before dark', $this->browser->text('.stage-steps'));
+        self::assertGreaterThan(0, $this->browser->count('.cleaning'), 'the gun is cleaned between stages');
     }
 
     public function test_the_minutes_plan_the_evening_anew(): void
@@ -130,6 +132,7 @@ final class SettleTest extends BrowserTestCase
         $this->go('bench');
         $this->browser->see('.line-all')->sendKeys(WebDriverKeys::ENTER);
         $this->browser->seeText('[role="dialog"]', 'Canopy joint');
-        self::assertSame(2, $this->browser->count('.hold-row'));
+        self::assertSame(5, $this->browser->count('.hold-row'), 'the hull, the canopy joint, and three pieces of the coupé');
+        self::assertStringContainsString('/api/holds.ics', $this->browser->text('.hold-calendar'));
     }
 }

@@ -113,6 +113,20 @@ final class Browser
         return array_values($found);
     }
 
+    /** The page as a PDF, base64, on paper of so many inches. */
+    public function print(float $width, float $height): string
+    {
+        $answer = $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Page.printToPDF', 'params' => ['paperWidth' => $width, 'paperHeight' => $height, 'printBackground' => true]]);
+
+        return (string) ($answer['data'] ?? '');
+    }
+
+    /** Shows the page as on paper ("print"), or as on the screen (""). */
+    public function media(string $media): void
+    {
+        $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['media' => $media]]);
+    }
+
     public function close(): void
     {
         $this->driver->quit();

@@ -76,10 +76,10 @@ final class Server
      * @param  array<string, mixed>|null  $body
      * @return array{int, array<string, mixed>} status, 0 where nothing answered, and the answer
      */
-    public function request(string $method, string $path, ?array $body = null): array
+    public function request(string $method, string $path, ?array $body = null, array $headers = []): array
     {
         $curl = curl_init($this->address().$path);
-        curl_setopt_array($curl, [CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 20, CURLOPT_HTTPHEADER => ['Content-Type: application/json']]);
+        curl_setopt_array($curl, [CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 20, CURLOPT_HTTPHEADER => ['Content-Type: application/json', ...$headers]]);
         if ($body !== null) {
             curl_setopt($curl, CURLOPT_POSTFIELDS, (string) json_encode($body));
         }

@@ -118,8 +118,8 @@ export function Drawing({ plan, placed, spot, choose, numbers }: Props): ReactEl
                     );
                 })}
                 <Stair plan={plan} placed={placed} />
-                {placed.columns.map(({ column, index, x, width }) => (
-                    <ColumnFoot key={index} name={folded(placed, column.pieceId) ? '' : column.name} cm2={column.cm2} measured={column.measured} x={x} width={width} y={(placed.tops[0] ?? 0) + (placed.heights[0] ?? 0)} />
+                {placed.columns.filter(({ column }) => !folded(placed, column.pieceId)).map(({ column, index, x, width }) => (
+                    <ColumnFoot key={index} name={column.name} cm2={column.cm2} measured={column.measured} x={x} width={width} y={(placed.tops[0] ?? 0) + (placed.heights[0] ?? 0)} />
                 ))}
                 {[...numbers].map(([key, number]) =>
                     (section.marks.find((m) => m.finding === key)?.places ?? []).slice(0, 6).map((place, i) => {

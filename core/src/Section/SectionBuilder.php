@@ -138,7 +138,7 @@ final class SectionBuilder
 
     /**
      * Holds in front of steps that are left, each on the coat it starts from; the longest where several stand
-     * on one layer. A flash between two coats of one layer shows only while it runs.
+     * on one coat. A flash between two coats of one layer shows only while it runs.
      *
      * @param  list<Cell>  $cells
      * @return list<Lid>
@@ -162,7 +162,7 @@ final class SectionBuilder
                     if ($at === null || ($at < 1 && ! $hold->covers($this->plan->nowEpoch))) {
                         continue;
                     }
-                    $place = $cell->areaId.' '.$cell->row;
+                    $place = $cell->areaId.' '.$cell->row.' '.$at;
                     if (! isset($lids[$place]) || $lids[$place]->hold->untilEpoch < $hold->untilEpoch) {
                         $lids[$place] = new Lid($cell->areaId, $cell->row, $at, $hold, (string) $key);
                     }
