@@ -30,7 +30,8 @@ final readonly class AnswerCache
     {
         $file = storage_path('framework/cache/answer-'.hash('xxh128', base_path().getenv('TEST_TOKEN').$question).'.json');
         $state = $this->state();
-        $kept = is_file($file) ? json_decode((string) file_get_contents($file), true) : null;
+        // It may be replaced between a look and a read: then it is worked out again.
+        $kept = json_decode((string) @file_get_contents($file), true);
         if (is_array($kept) && ($kept['state'] ?? null) === $state && is_array($kept['answer'] ?? null)) {
             /** @var array<string, mixed> */
             return $kept['answer'];

@@ -85,9 +85,11 @@ final readonly class AreaWords
         return null;
     }
 
-    /** "soft 240 mm 2 mm wide bent subject sprayed to upper B". */
+    /** "soft 240 mm 2 mm wide bent subject sprayed to upper B"; "also" in front for another edge of the same two. */
     private function edge(Phrase $phrase, string $areaId, string $partId): ?string
     {
+        $also = $phrase->behind('also');
+        $phrase = $also ?? $phrase;
         $kind = EdgeKind::tryFrom(explode(' ', $phrase->word())[0]);
         if ($kind === null) {
             return null;
@@ -121,7 +123,7 @@ final readonly class AreaWords
         if ($other === $areaId) {
             throw new NotRead('an area has no edge to itself', 'name the area on the other side');
         }
-        $edge = $this->draft->edge($areaId, $other);
+        $edge = $this->draft->edge($areaId, $other, $also !== null);
         foreach ($fields as $field => $value) {
             $this->draft->set('edges', $edge, $field, $value);
         }

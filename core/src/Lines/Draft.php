@@ -27,7 +27,7 @@ final class Draft
     /** @var array<string, array<string, list<string>>> of the kit that was, for ids that stay */
     private array $before;
 
-    /** @var array<string, int> edges mentioned so far, by their pair of areas */
+    /** @var array<string, int> the last of the edges mentioned so far, by their pair of areas */
     private array $edgesSaid = [];
 
     /** @var array<string, true> ids that are new */
@@ -48,10 +48,11 @@ final class Draft
             /** @var list<Thing> $things */
             $things = $document[$list];
             usort($things, static fn (array $a, array $b): int => [$a['position'] ?? 0, $a['id']] <=> [$b['position'] ?? 0, $b['id']]);
-            foreach ($things as $thing) {
+            foreach ($list === 'edges' ? [] : $things as $thing) {
                 $this->keep($list, $thing);
             }
         }
+        $this->edgesOf($kit);
         $this->before = $this->named;
         if ($whole) {
             $this->things = array_fill_keys(self::LISTS, []);
@@ -97,11 +98,15 @@ final class Draft
         return $id;
     }
 
-    /** The edge of two areas: the first one said of a pair is the first there is. */
-    public function edge(string $areaA, string $areaB): string
+    /**
+     * The edge of two areas, from whichever side it is said.
+     *
+     * @param  bool  $another  not the first the two share: the next one that was not said yet
+     */
+    public function edge(string $areaA, string $areaB, bool $another): string
     {
         $pair = $areaA < $areaB ? $areaA.$areaB : $areaB.$areaA;
-        $nth = $this->edgesSaid[$pair] = ($this->edgesSaid[$pair] ?? 0) + 1;
+        $nth = $another ? $this->edgesSaid[$pair] = ($this->edgesSaid[$pair] ?? 1) + 1 : 1;
         $known = $this->named['edges'][$pair][$nth - 1] ?? null;
         if ($known !== null) {
             return $known;
@@ -184,11 +189,32 @@ final class Draft
         return is_string($value) ? $value : '';
     }
 
+    /** Edges keep their order in the kit, and are told apart in the order they are written: on the line of their first area. */
+    private function edgesOf(Kit $kit): void
+    {
+        $byArea = [];
+        foreach ($kit->edges as $edge) {
+            $this->things['edges'][$edge->id] = $edge->toArray();
+            $byArea[$edge->areas[0]][] = $edge;
+        }
+        foreach (array_keys($this->things['areas']) as $area) {
+            foreach ($byArea[$area] ?? [] as $edge) {
+                $this->name('edges', $edge->toArray());
+            }
+        }
+    }
+
     /** @param  Thing  $thing */
     private function keep(string $list, array $thing): void
     {
+        $this->things[$list][self::text($thing['id'])] = $thing;
+        $this->name($list, $thing);
+    }
+
+    /** @param  Thing  $thing */
+    private function name(string $list, array $thing): void
+    {
         $id = self::text($thing['id']);
-        $this->things[$list][$id] = $thing;
         if ($list === 'edges') {
             /** @var array{string, string} $areas */
             $areas = $thing['areas'];

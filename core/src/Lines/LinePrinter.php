@@ -23,9 +23,13 @@ final readonly class LinePrinter
     /** @var array<string, string> how each thing is called in a line, by id */
     private array $called;
 
+    /** @var array<string, true> edges that are not the first their two areas share, by id */
+    private array $others;
+
     public function __construct(private Kit $kit, private Shelf $shelf)
     {
         $this->called = [...self::refs($kit->parts), ...self::refs($kit->joints), ...self::refs($kit->colours), ...self::refs($kit->areas, static fn (Area $a): string => $a->part)];
+        $this->others = self::others($kit);
     }
 
     public static function text(Kit $kit, Shelf $shelf): string
@@ -105,10 +109,30 @@ final readonly class LinePrinter
         $to = $this->kit->areasById[$edge->areas[1]];
 
         return implode(' ', array_filter([
-            $edge->kind->value, TypedNumber::text($edge->mm).' mm', $edge->softMm === 2.0 ? '' : TypedNumber::text($edge->softMm).' mm wide',
+            isset($this->others[$edge->id]) ? 'also' : '', $edge->kind->value, TypedNumber::text($edge->mm).' mm', $edge->softMm === 2.0 ? '' : TypedNumber::text($edge->softMm).' mm wide',
             $edge->curve === Curve::Flat ? '' : $edge->curve->value, $edge->subject === null ? '' : 'subject '.$edge->subject->value,
             'to', $to->part === $from->part ? $this->called[$to->id] : $this->place($to->id),
         ], static fn (string $s): bool => $s !== ''));
+    }
+
+    /** @return array<string, true> */
+    private static function others(Kit $kit): array
+    {
+        $seen = $others = [];
+        foreach (self::sorted($kit->areas) as $area) {
+            foreach ($kit->edges as $edge) {
+                if ($edge->areas[0] === $area->id) {
+                    $pair = $edge->areas;
+                    sort($pair);
+                    if (isset($seen[$pair[0].$pair[1]])) {
+                        $others[$edge->id] = true;
+                    }
+                    $seen[$pair[0].$pair[1]] = true;
+                }
+            }
+        }
+
+        return $others;
     }
 
     private function joint(Joint $joint): string

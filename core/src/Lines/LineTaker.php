@@ -167,7 +167,7 @@ final readonly class LineTaker
                 $this->draft->set('pieces', $part, 'name', $name);
             }
             $this->head($line, 'piece', 'piece '.($name ?? $ref->name), $part);
-            $this->each($line, $phrases, function (Phrase $p) use ($part): ?string {
+            $this->each($line, self::heldByLast($line, $phrases), function (Phrase $p) use ($part): ?string {
                 $held = $p->behind('held by');
                 if ($held === null) {
                     return null;
@@ -177,6 +177,25 @@ final readonly class LineTaker
                 return "held by {$held->text}";
             }, [], 'held by a peg in the nose');
         };
+    }
+
+    /**
+     * What it is held by is told to the end of the line, commas and all.
+     *
+     * @param  list<Phrase>  $phrases
+     * @return list<Phrase>
+     */
+    private static function heldByLast(ReadLine $line, array $phrases): array
+    {
+        foreach ($phrases as $i => $phrase) {
+            if ($phrase->behind('held by') !== null) {
+                $text = rtrim(mb_substr($line->text, $phrase->start));
+
+                return [...array_slice($phrases, 0, $i), new Phrase($text, $phrase->start, mb_strlen($text))];
+            }
+        }
+
+        return $phrases;
     }
 
     /**

@@ -22,7 +22,7 @@ final class Vocabulary
     public const HEADS = ['part', 'piece', 'joint', 'colour'];
 
     /** Words that lead to a name or a number. */
-    public const LEADS = ['inside', 'on', 'preshade', 'pre-shade', 'seen through', 'hard', 'soft', 'feathered', 'no', 'step', 'moulded', 'slot', 'hand', 'gap', 'blocks', 'fill', 'held by', 'to'];
+    public const LEADS = ['inside', 'on', 'preshade', 'pre-shade', 'seen through', 'hard', 'soft', 'feathered', 'also', 'no', 'step', 'moulded', 'slot', 'hand', 'gap', 'blocks', 'fill', 'held by', 'to'];
 
     /** @return array<string, array{string, mixed, string}> field, value and what it says, by word */
     public static function area(): array

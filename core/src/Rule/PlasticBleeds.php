@@ -69,7 +69,7 @@ final class PlasticBleeds implements Judges
         $fixes = [];
         foreach ([$silver, $acrylic] as $product) {
             if (! $context->shelf->isGeneric($product)) {
-                $fixes[] = new Fix("{$product->name} under it", $this->ground($context, $area, $product));
+                $fixes[] = new Fix(ucfirst($product->name).' under it', $this->ground($context, $area, $product));
             }
         }
 

@@ -101,7 +101,7 @@ final class Rows
     /**
      * Of two that are not shared, the one whose going first loses no common row; else the earlier.
      *
-     * @param  list<list<int>>  $common
+     * @param  array<int, array<int, int>>  $common
      */
     private static function rowFirst(array $common, int $i, int $j, Entry $row, Entry $entry): bool
     {
@@ -115,7 +115,7 @@ final class Rows
      *
      * @param  list<Entry>  $rows
      * @param  list<Entry>  $piece
-     * @return list<list<int>>
+     * @return array<int, array<int, int>>
      */
     private static function common(array $rows, array $piece): array
     {
@@ -126,6 +126,6 @@ final class Rows
             }
         }
 
-        return array_values($lengths);
+        return $lengths;
     }
 }
