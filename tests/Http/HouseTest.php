@@ -44,6 +44,33 @@ final class HouseTest extends AppTestCase
         $this->send('PUT', '/api/house', ['question' => 'wash', 'position' => 'coffee'])->assertUnprocessable()->assertJsonPath('error.problems.0.right', 'use one of oil, enamel, acrylic');
     }
 
+    public function test_every_position_is_sound_on_the_demo_builds_and_different_where_it_applies(): void
+    {
+        $differ = [];
+        foreach ($this->send('GET', '/api/frame')->json('builds') as $demo) {
+            $build = $this->send('POST', "/api/builds/{$demo['id']}/copy", [])->assertCreated()->json('build.id');
+            foreach (HouseBook::questions() as $id => $question) {
+                $plans = [];
+                foreach ($question->positions as $position) {
+                    $revision = (int) Build::query()->findOrFail($build)->revision;
+                    $this->send('POST', "/api/builds/{$build}/changes", ['title' => $position->title, 'edits' => [['op' => 'house', 'list' => $id, 'value' => $position->id]]], ['If-Match' => "\"{$revision}\""])->assertCreated();
+                    $plan = $this->send('GET', "/api/builds/{$build}/plan")->json();
+                    self::assertSame([], array_column(array_filter($plan['findings'], static fn (array $f): bool => $f['severity'] === 'stop'), 'title'), "{$demo['name']}, {$id}: {$position->id} stops");
+                    $plans[] = json_encode([array_map(static fn (array $s): array => [$s['title'], $s['start'], array_column($s['steps'], 'title')], $plan['stages']), $plan['cleaning'], $plan['section']['caps']]);
+                }
+                $differ[$id] = max($differ[$id] ?? 0, count(array_unique($plans)));
+                $revision = (int) Build::query()->findOrFail($build)->revision;
+                $this->send('POST', "/api/builds/{$build}/changes", ['title' => 'Back', 'edits' => [['op' => 'house', 'list' => $id, 'value' => null]]], ['If-Match' => "\"{$revision}\""])->assertCreated();
+            }
+        }
+
+        // No bare metal is painted on them, nothing is put into a cabinet, they have no filter, and say themselves when a canopy is closed.
+        $applies = array_diff_key($differ, ['etch' => 1, 'cabinet' => 1, 'barrier' => 1, 'panes' => 1]);
+        foreach ($applies as $id => $plans) {
+            self::assertGreaterThan(1, $plans, "{$id} changes nothing on either demo build");
+        }
+    }
+
     public function test_every_position_gives_a_different_and_sound_plan_where_it_applies(): void
     {
         // Each question with lines it bears on: what the demo builds leave out is put in.
@@ -56,6 +83,7 @@ final class HouseTest extends AppTestCase
             'barrier' => 'hull, 60, sea grey, filter, matt',
             'primer' => "hull, 60, sea grey\nband, 9, band yellow",
             'cabinet' => 'hull, 60, sea grey',
+            'light-first' => "body / sides, 60, Garnock Rally Bronze, gloss, hard 90 to roof\nbody / roof, 40, Garnock Roof Cream, gloss",
         ];
         $other = "hull / a, 60, sea grey, decals, pin wash, matt, hard 90 to b\nhull / b, 40, Garnock Rally Bronze, gloss\nprop, S, interior dark";
         foreach (HouseBook::questions() as $id => $question) {

@@ -18,25 +18,26 @@ final class Browser
 {
     private const FLAGS = ['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars', '--force-device-scale-factor=1', '--disable-dev-shm-usage'];
 
-    private const WAIT_SECONDS = 12;
+    private const WAIT_SECONDS = 30;
 
     /** @var resource|null */
     private static $chromeDriver;
 
     private static int $port = 0;
 
-    private function __construct(public readonly RemoteWebDriver $driver)
+    private function __construct(public readonly RemoteWebDriver $driver, private readonly string $profile)
     {
     }
 
     public static function open(int $width = 1280, int $height = 800): self
     {
         self::startDriver();
-        $options = (new ChromeOptions)->addArguments([...self::FLAGS, '--user-data-dir='.sys_get_temp_dir().'/amber-chrome-'.bin2hex(random_bytes(6))]);
+        $profile = sys_get_temp_dir().'/amber-chrome-'.bin2hex(random_bytes(6));
+        $options = (new ChromeOptions)->addArguments([...self::FLAGS, '--user-data-dir='.$profile]);
         $options->setBinary('/usr/bin/chromium');
         $wanted = DesiredCapabilities::chrome();
         $wanted->setCapability(ChromeOptions::CAPABILITY, $options);
-        $browser = new self(RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $wanted, 30000, 60000));
+        $browser = new self(RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $wanted, 30000, 60000), $profile);
         $browser->size($width, $height);
 
         return $browser;
@@ -130,6 +131,7 @@ final class Browser
     public function close(): void
     {
         $this->driver->quit();
+        exec('rm -rf '.escapeshellarg($this->profile));
     }
 
     private static function startDriver(): void

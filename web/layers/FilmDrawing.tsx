@@ -37,7 +37,7 @@ export function FilmDrawing({ plan, placed }: { plan: Plan; placed: Placed }): R
                                     </g>
                                 );
                             })}
-                        {column.filmMicrons > 0 && width > 26 && (
+                        {column.filmMicrons > 0 && width > 17 && (
                             <text x={x + width / 2} y={y(column.filmMicrons) - 6} textAnchor="middle" className="film-sum">
                                 {Math.round(column.filmMicrons)}
                             </text>

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Kit\KitDiff;
 use AmberStep\Core\Lines\AreaTable;
+use App\Build\Backup;
 use App\Build\Changer;
 use App\Csv\Csv;
 use App\Csv\ProductTable;
@@ -49,9 +50,12 @@ final readonly class TableController
         return self::csv(ProductTable::rows($this->shelf->shelf()), 'shelf.csv');
     }
 
-    public function takeProducts(Request $request): JsonResponse
+    /** A table may change the whole shelf at once: a copy of everything is kept first. */
+    public function takeProducts(Request $request, Backup $backup): JsonResponse
     {
-        [$added, $changed] = $this->shelf->put(ProductTable::read(self::rows($request), self::newId(...)));
+        $products = ProductTable::read(self::rows($request), self::newId(...));
+        $backup->take();
+        [$added, $changed] = $this->shelf->put($products);
 
         return $this->answer->json(['added' => $added, 'changed' => $changed], 201);
     }

@@ -34,6 +34,10 @@ final class HouseBook
             'label' => ['As the label says', 'It covers in the coats the label promises.'],
             'thinner' => ['Thinner, one coat more, lower pressure', 'Finer edges and no grain, for a coat more of waiting.'],
         ]],
+        'light-first' => ['Light or dark first?', 'order of the colours', [
+            'by-cost' => ['By what it costs', 'Metallics and what wants a ground of its own first: their overspray is the dearest to hide. Then light before dark.'],
+            'always' => ['Always light first', 'One order to remember, whatever has to be capped for it.'],
+        ]],
         'camouflage' => ['How are soft edges made?', 'mask medium, minutes', [
             'held-off' => ['To scale: rolled putty or paper held off', 'The soft edge is as wide as the scale wants, everywhere.'],
             'taped' => ['Taped hard', 'Clean and quick, right where the subject was taped.'],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Kit\Area;
+use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Surface;
 use AmberStep\Core\Material\Product;
@@ -20,7 +21,7 @@ final readonly class ColourOrder
     /** @var array<string, int> place by colour id */
     private array $places;
 
-    public function __construct(Kit $kit, Shelf $shelf)
+    public function __construct(Kit $kit, Shelf $shelf, HouseRules $house = new HouseRules)
     {
         $grounded = [];
         foreach ($kit->areas as $area) {
@@ -29,10 +30,11 @@ final readonly class ColourOrder
             }
         }
         $colours = $kit->colours;
-        $key = static function (\AmberStep\Core\Kit\Colour $c) use ($shelf, $grounded): array {
+        $byCost = $house->says('light-first', 'by-cost');
+        $key = static function (\AmberStep\Core\Kit\Colour $c) use ($shelf, $grounded, $byCost): array {
             $product = $shelf->find($c->product);
 
-            return [$product?->isMetallic() === true ? 0 : 1, isset($grounded[$c->id]) ? 0 : 1, -round(self::lightness($product)), $c->position, $c->id];
+            return ! $byCost ? [0, 0, -round(self::lightness($product)), $c->position, $c->id] : [$product?->isMetallic() === true ? 0 : 1, isset($grounded[$c->id]) ? 0 : 1, -round(self::lightness($product)), $c->position, $c->id];
         };
         usort($colours, static fn ($a, $b): int => $key($a) <=> $key($b));
         $this->places = array_flip(array_map(static fn ($c): string => $c->id, $colours));

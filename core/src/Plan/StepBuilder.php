@@ -31,7 +31,7 @@ final class StepBuilder
         $this->steps = new StepSet;
         $this->pins = new Pins($kit);
         $this->layers = new LayerPlanner($kit, $house, $shelf, new Choice($shelf, $house), $this->pins);
-        $this->colours = new ColourOrder($kit, $shelf);
+        $this->colours = new ColourOrder($kit, $shelf, $house);
     }
 
     public function build(): StepSet
