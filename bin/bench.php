@@ -7,11 +7,15 @@ declare(strict_types=1);
 use AmberStep\Core\Drying\DailyCycle;
 use AmberStep\Core\Drying\Room;
 use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Lines\LinePrinter;
+use AmberStep\Core\Lines\LineReader;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\Log;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Schedule\Calendar;
 use AmberStep\Core\Tests\Support\Build;
+use App\Http\Presenters\SectionPresenter;
 use Tests\Support\Server;
 
 require __DIR__.'/../vendor/autoload.php';
@@ -63,6 +67,16 @@ $compile();
 row('compile of 60 areas, '.count($compile()->left).' steps', median($compile, 7), 150, 'ms');
 row('replay of 5,000 events', median(static fn () => Log::replay($events, $build->kit, $build->shelf, $build->now), 7), 150, 'ms');
 
+$plan = $compile();
+row('section drawing of it', median(static fn () => SectionPresenter::of($plan), 7), 100, 'ms');
+$lines = LinePrinter::text($build->kit, $build->shelf);
+$count = 0;
+$newId = static function () use (&$count): string {
+    return sprintf('01Z0000000%016d', ++$count);
+};
+$empty = new Kit('Bench', '', 72, $build->zone, []);
+row('reading of its '.substr_count($lines, "\n").' lines', median(static fn () => LineReader::read($lines, $empty, $build->shelf, $newId), 7), 100, 'ms');
+
 $server = new Server('2026-03-03T19:05:00Z');
 try {
     $id = $server->request('GET', '/api/frame')[1]['builds'][0]['id'];
@@ -71,16 +85,33 @@ try {
         median($ask($path), 12);
     }
     $empty = median($ask('/api/health'), 61);
+    $one = static fn (string $text, bool $plan = false): callable => static fn () => $server->request('POST', "/api/builds/{$id}/lines/read", ['text' => $text, 'plan' => $plan]);
+    $typed = $one('radome, 6, slate green, matt');
     printf("%-44s %8.1f ms\n", 'empty framework request', $empty);
     foreach (['bench' => "/api/builds/{$id}/bench", 'plan' => "/api/builds/{$id}/plan", 'frame' => '/api/frame', 'log' => "/api/builds/{$id}/log"] as $name => $path) {
         row("{$name} answer, warm, against it", median($ask($path), 61) / $empty, 4, 'x');
     }
+    row('a line read, as it is typed', median($typed, 21), 100, 'ms');
+    row('a line read, with what is to do then', median($one('radome, 6, slate green, matt', true), 21), 250, 'ms');
 } finally {
     $server->stop();
 }
 
-$script = 0;
-foreach (glob(__DIR__.'/../public/build/assets/*.js') ?: [] as $file) {
-    $script += strlen((string) gzencode((string) file_get_contents($file), 9));
+$manifest = json_decode((string) file_get_contents(__DIR__.'/../public/build/manifest.json'), true);
+/** What a chunk and all it imports at once weigh, gzipped. */
+$weigh = static function (string $name, array &$seen) use ($manifest, &$weigh): int {
+    if (isset($seen[$name])) {
+        return 0;
+    }
+    $seen[$name] = true;
+    $bytes = strlen((string) gzencode((string) file_get_contents(__DIR__.'/../public/build/'.$manifest[$name]['file']), 9));
+    foreach ($manifest[$name]['imports'] ?? [] as $import) {
+        $bytes += $weigh($import, $seen);
+    }
+
+    return $bytes;
+};
+foreach (['bench/BenchPage', 'layers/LayersPage', 'kit/KitPage'] as $station) {
+    $seen = [];
+    row("script of a first load, {$station}", ($weigh('web/main.tsx', $seen) + $weigh("web/{$station}.tsx", $seen)) / 1000, 220, 'kB');
 }
-row('all script, gzipped', $script / 1000, 220, 'kB');

@@ -24,21 +24,21 @@ final readonly class AnswerCache
     /**
      * @param  string  $question  what is asked, such as "bench/01.../90"
      * @param  callable(): array<string, mixed>  $work
-     * @return array<string, mixed>
+     * @return string the answer as JSON, as it was written: reading it again would cost more than keeping it
      */
-    public function remember(string $question, callable $work): array
+    public function remember(string $question, callable $work): string
     {
         $file = storage_path('framework/cache/answer-'.hash('xxh128', base_path().getenv('TEST_TOKEN').$question).'.json');
         $state = $this->state();
         // It may be replaced between a look and a read: then it is worked out again.
-        $kept = json_decode((string) @file_get_contents($file), true);
-        if (is_array($kept) && ($kept['state'] ?? null) === $state && is_array($kept['answer'] ?? null)) {
-            /** @var array<string, mixed> */
-            return $kept['answer'];
+        [$keptState, $kept] = [...explode("\n", (string) @file_get_contents($file), 2), ''];
+        if ($keptState === $state && $kept !== '') {
+            return $kept;
         }
-        $answer = $work();
+        // The moment is put in when an answer goes out, not when it was worked out.
+        $answer = json_encode(array_diff_key($work(), ['now' => true]), JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
         $fresh = $file.'.'.bin2hex(random_bytes(4));
-        if (@file_put_contents($fresh, json_encode(['state' => $state, 'answer' => $answer], JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)) !== false) {
+        if (@file_put_contents($fresh, $state."\n".$answer) !== false) {
             rename($fresh, $file);
         }
 

@@ -35,13 +35,14 @@ final class KitTest extends AppTestCase
 
     public function test_lines_are_read_without_changing_anything(): void
     {
-        $reading = $this->send('POST', "/api/builds/{$this->id}/lines/read", ['text' => self::LINES."\nfin, M, see grey"])->assertOk()->json();
+        $reading = $this->send('POST', "/api/builds/{$this->id}/lines/read", ['text' => self::LINES."\nfin, M, see grey", 'plan' => true])->assertOk()->json();
 
         self::assertSame([4, 1, 3], [$reading['understood'], $reading['unread'], $reading['pieces']]);
         self::assertSame('"see grey" is not understood here: did you mean sea grey.', ucfirst($reading['lines'][4]['problems'][0]['sentence']));
         self::assertSame(['hull', 'sea grey'], [mb_substr('hull / upper A', 0, 4), mb_substr(explode("\n", self::LINES)[0], $reading['lines'][0]['phrases'][1]['start'], $reading['lines'][0]['phrases'][1]['length'])]);
         self::assertGreaterThan(20, $reading['steps']);
         self::assertSame([], $reading['stops']);
+        self::assertNull($this->send('POST', "/api/builds/{$this->id}/lines/read", ['text' => self::LINES])->json('steps'), 'planned only when asked');
         self::assertSame(1, Build::query()->findOrFail($this->id)->revision);
     }
 

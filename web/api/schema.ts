@@ -529,6 +529,8 @@ export interface paths {
                     "application/json": {
                         text: string;
                         whole?: boolean;
+                        /** @description Say what would be to do too. */
+                        plan?: boolean;
                     };
                 };
             };
@@ -583,6 +585,8 @@ export interface paths {
                     "application/json": {
                         text: string;
                         whole?: boolean;
+                        /** @description Say what would be to do too. */
+                        plan?: boolean;
                     };
                 };
             };

@@ -33,7 +33,7 @@ function KitStation({ kit }: { kit: Kit }): ReactElement {
     const [wrong, say] = useState<string | null>(null);
     const [told, tell] = useState('');
     const area = useRef<HTMLTextAreaElement>(null);
-    const { reading, stale } = useReading(buildId, kit.build.revision, text, whole);
+    const { reading, outlook, stale } = useReading(buildId, kit.build.revision, text, whole);
     const change = useChange(buildId, kit.build.revision);
     const tables = tablesOf(kit);
     const table = tables.find((t) => t.list === list) ?? tables[0];
@@ -127,10 +127,10 @@ function KitStation({ kit }: { kit: Kit }): ReactElement {
                         ) : (
                             <>
                                 <strong>{reading.understood}</strong> understood{reading.unread > 0 ? <>, <strong className="bad">{reading.unread} not</strong></> : ''}
-                                {reading.steps !== null && ` · ${reading.pieces} ${reading.pieces === 1 ? 'piece' : 'pieces'}, ${reading.steps} steps to do`}
-                                {reading.finish !== null && `, finished ${wall(reading.finish, at, kit.build.zone)}`}
+                                {outlook?.steps != null && ` · ${outlook.pieces} ${outlook.pieces === 1 ? 'piece' : 'pieces'}, ${outlook.steps} steps to do`}
+                                {outlook?.finish != null && `, finished ${wall(outlook.finish, at, kit.build.zone)}`}
                                 {reading.removes > 0 && ` · takes ${reading.removes} out`}
-                                {reading.stops.length > 0 && <span className="bad"> · stops: {reading.stops.slice(0, 2).join('; ')}</span>}
+                                {outlook !== undefined && outlook.stops.length > 0 && <span className="bad"> · stops: {outlook.stops.slice(0, 2).join('; ')}</span>}
                             </>
                         )}
                     </p>

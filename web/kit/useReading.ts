@@ -6,18 +6,25 @@ import type { Reading } from '../api/types';
 /** Long enough that a fast typist is not answered at every key, short enough to feel at once. */
 const PAUSE_MS = 60;
 
-/** What the lines are read as, while they are typed. */
-export function useReading(buildId: string, revision: number, text: string, whole: boolean): { reading: Reading | undefined; stale: boolean } {
+/** When the hands rest: what would be to do is worked out too. */
+const REST_MS = 450;
+
+/** What the lines are read as while they are typed, and what would come of them once the hands rest. */
+export function useReading(buildId: string, revision: number, text: string, whole: boolean): { reading: Reading | undefined; outlook: Reading | undefined; stale: boolean } {
     const [asked] = useDebouncedValue(text, PAUSE_MS);
-    const { data, isPlaceholderData } = useQuery({
-        queryKey: ['reading', buildId, revision, asked, whole],
-        queryFn: () => api.post<Reading>(`builds/${buildId}/lines/read`, { text: asked, whole }),
-        enabled: asked.trim() !== '',
+    const [rested] = useDebouncedValue(text, REST_MS);
+    const ask = (of: string, plan: boolean) => ({
+        queryKey: ['reading', buildId, revision, of, whole, plan],
+        queryFn: () => api.post<Reading>(`builds/${buildId}/lines/read`, { text: of, whole, plan }),
+        enabled: of.trim() !== '',
         placeholderData: keepPreviousData,
-        refetchInterval: false,
+        refetchInterval: false as const,
         refetchOnWindowFocus: false,
         staleTime: 60000,
     });
+    const read = useQuery(ask(asked, false));
+    const outlook = useQuery(ask(rested, true));
+    const empty = asked.trim() === '';
 
-    return { reading: asked.trim() === '' ? undefined : data, stale: isPlaceholderData || asked !== text };
+    return { reading: empty ? undefined : read.data, outlook: empty || outlook.isPlaceholderData || rested !== text ? undefined : outlook.data, stale: read.isPlaceholderData || asked !== text };
 }

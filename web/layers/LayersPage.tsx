@@ -180,9 +180,10 @@ function Layers({ plan }: { plan: Plan }): ReactElement {
 
 /** Height left for the drawing under the frame and the head of the page, px. */
 function useTall(): number {
-    const { height } = useViewportSize();
+    const { height, width } = useViewportSize();
 
-    return Math.max(420, height - 256);
+    // On a narrow screen the panel and the findings stand below: they keep some of the height.
+    return Math.max(420, height - (width <= 1080 ? 520 : 256));
 }
 
 /** Five marks, one line: what is not plain from the drawing itself. */

@@ -29,31 +29,31 @@ final readonly class BuildController
     {
     }
 
-    public function bench(Request $request, string $build): JsonResponse
+    public function bench(Request $request, string $build): Response
     {
         $minutes = Answer::whole($request, 'minutes', 90, 5, 720);
 
-        return $this->answer->json($this->cache->remember("bench/{$build}/{$minutes}", function () use ($build, $minutes): array {
+        return $this->answer->kept($this->cache->remember("bench/{$build}/{$minutes}", function () use ($build, $minutes): array {
             $loaded = $this->load($build);
 
             return ['build' => KitPresenter::name($loaded), ...BenchPresenter::bench($this->planner->plan($loaded, $minutes), $minutes)];
         }));
     }
 
-    public function sheet(Request $request, string $build): JsonResponse
+    public function sheet(Request $request, string $build): Response
     {
         $minutes = Answer::whole($request, 'minutes', 120, 5, 720);
 
-        return $this->answer->json($this->cache->remember("sheet/{$build}/{$minutes}", function () use ($build, $minutes): array {
+        return $this->answer->kept($this->cache->remember("sheet/{$build}/{$minutes}", function () use ($build, $minutes): array {
             $loaded = $this->load($build);
 
             return ['build' => KitPresenter::name($loaded), ...BenchPresenter::sheet($this->planner->plan($loaded, $minutes), $minutes)];
         }));
     }
 
-    public function plan(string $build, Changer $changer): JsonResponse
+    public function plan(string $build, Changer $changer): Response
     {
-        return $this->answer->json($this->cache->remember("plan/{$build}", function () use ($build, $changer): array {
+        return $this->answer->kept($this->cache->remember("plan/{$build}", function () use ($build, $changer): array {
             $loaded = $this->load($build);
             $undoable = $changer->undoable($loaded->id);
 
@@ -65,11 +65,11 @@ final readonly class BuildController
         }));
     }
 
-    public function log(Request $request, string $build, ShelfRepository $shelf): JsonResponse
+    public function log(Request $request, string $build, ShelfRepository $shelf): Response
     {
         $from = Answer::whole($request, 'from', 0, 0, 1_000_000);
 
-        return $this->answer->json($this->cache->remember("log/{$build}/{$from}", function () use ($build, $from, $shelf): array {
+        return $this->answer->kept($this->cache->remember("log/{$build}/{$from}", function () use ($build, $from, $shelf): array {
             $loaded = $this->load($build);
 
             return ['build' => KitPresenter::name($loaded), ...(new LogPresenter($shelf->shelf()))->page($loaded, $from)];

@@ -12,7 +12,7 @@ use App\Http\Presenters\PlanPresenter;
 use App\Http\Presenters\Time;
 use App\Repositories\BuildRepository;
 use App\Room\RoomSource;
-use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
 
 /** What stands on every screen: the builds in hand with their aspects, the holds that run, the room. */
 final readonly class FrameController
@@ -21,9 +21,9 @@ final readonly class FrameController
     {
     }
 
-    public function show(): JsonResponse
+    public function show(): Response
     {
-        return $this->answer->json([...$this->cache->remember('frame', $this->frame(...)), 'frozen' => $this->clock->isFrozen()]);
+        return $this->answer->kept($this->cache->remember('frame', $this->frame(...)));
     }
 
     /** @return array<string, mixed> */
@@ -39,7 +39,7 @@ final readonly class FrameController
         }
         usort($holds, static fn (array $a, array $b): int => [$a['until'], $a['key']] <=> [$b['until'], $b['key']]);
 
-        return ['builds' => $builds, 'holds' => $holds, 'room' => $this->room()];
+        return ['builds' => $builds, 'holds' => $holds, 'room' => $this->room(), 'frozen' => $this->clock->isFrozen()];
     }
 
     /** @return array<string, mixed> */

@@ -67,7 +67,9 @@ final readonly class KitController
         $loaded = $this->load($build);
         $reading = $this->reading($request, $loaded->kit);
         $edits = KitDiff::edits($loaded->kit, $reading->kit);
-        $plan = $edits === [] ? null : $planner->plan($loaded->with($reading->kit));
+        // Read at every key, planned when the hands rest: a plan costs more than all the rest.
+        $wanted = ($request->json()->all()['plan'] ?? false) === true;
+        $plan = $edits === [] || ! $wanted ? null : $planner->plan($loaded->with($reading->kit));
 
         return $this->answer->json(ReadingPresenter::of($reading, $edits, $plan));
     }
@@ -131,6 +133,7 @@ final readonly class KitController
             $problems->add('text', 'is not a text of up to 200 000 characters', 'send the lines as one text');
         }
         $whole = $in->flag('whole');
+        $in->flag('plan');
         $in->refuseTheRest();
         $problems->throwIfAny();
 
