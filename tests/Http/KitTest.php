@@ -84,6 +84,16 @@ final class KitTest extends AppTestCase
         self::assertCount(1, $this->kit()['edges']);
     }
 
+    public function test_of_the_whole_kit_no_line_is_lost_to_a_slip_of_the_fingers(): void
+    {
+        $this->take(self::LINES);
+        $lines = str_replace(', slate green', ', slaty green', $this->kit()['lines']);
+        $answer = $this->send('POST', "/api/builds/{$this->id}/lines", ['text' => $lines, 'whole' => true], ['If-Match' => '"2"'])->assertUnprocessable();
+
+        self::assertMatchesRegularExpression('/^line \d+$/', $answer->json('error.problems.0.path'));
+        self::assertSame(['upper A', 'upper B', 'panes', 'grille'], array_column($this->kit()['areas'], 'name'));
+    }
+
     public function test_every_cell_typed_over_is_a_change_of_its_own_and_can_be_taken_back(): void
     {
         $this->take(self::LINES);

@@ -130,6 +130,7 @@ function KitStation({ kit }: { kit: Kit }): ReactElement {
                                 {outlook?.steps != null && ` · ${outlook.pieces} ${outlook.pieces === 1 ? 'piece' : 'pieces'}, ${outlook.steps} steps to do`}
                                 {outlook?.finish != null && `, finished ${wall(outlook.finish, at, kit.build.zone)}`}
                                 {reading.removes > 0 && ` · takes ${reading.removes} out`}
+                                {whole && reading.unread > 0 && ': put them right first, or what they stand for would be gone'}
                                 {outlook !== undefined && outlook.stops.length > 0 && <span className="bad"> · stops: {outlook.stops.slice(0, 2).join('; ')}</span>}
                             </>
                         )}
@@ -138,7 +139,7 @@ function KitStation({ kit }: { kit: Kit }): ReactElement {
                         <Checkbox className="typing-whole" label="these lines are the whole kit" checked={whole} onChange={(e) => setWhole(e.currentTarget.checked)} />
                     )}
                     <Unknown reading={reading} text={text} find={find} />
-                    <Button data-main onClick={() => void take()} disabled={text.trim() === '' || reading === undefined || reading.understood === 0}>
+                    <Button data-main onClick={() => void take()} disabled={text.trim() === '' || reading === undefined || reading.understood === 0 || (whole && reading.unread > 0)}>
                         {whole ? 'Put the kit so' : 'Take them in'}
                     </Button>
                 </div>

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Document\Problem;
 use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Kit\Edit;
@@ -78,6 +80,9 @@ final readonly class KitController
     {
         $loaded = $this->load($build);
         $reading = $this->reading($request, $loaded->kit);
+        if (($request->json()->all()['whole'] ?? false) === true) {
+            self::refuseGaps($reading);
+        }
         $left = implode("\n", array_map(static fn ($l): string => $l->text, $reading->unread()));
         $edits = KitDiff::edits($loaded->kit, $reading->kit);
         if ($edits === []) {
@@ -138,6 +143,19 @@ final readonly class KitController
         $problems->throwIfAny();
 
         return LineReader::read(is_string($text) ? $text : '', $kit, $this->shelf->shelf(), self::newId(...), $whole);
+    }
+
+    /**
+     * Of the whole kit no line may be left out: what it stands for would be gone.
+     *
+     * @throws BadDocument naming each line that was not read
+     */
+    private static function refuseGaps(Reading $reading): void
+    {
+        $problems = array_map(static fn ($l): Problem => new Problem("line {$l->number}", $l->problems[0]->wrong, $l->problems[0]->right), $reading->unread());
+        if ($problems !== []) {
+            throw new BadDocument(array_slice($problems, 0, 50));
+        }
     }
 
     private function changed(Applied $change, string $left = ''): JsonResponse

@@ -188,23 +188,12 @@ final class LayerPlanner
         if ($asked === null ? $this->house->says('primer', 'always') || $needed : $asked) {
             $product = $this->choice->primer(array_values(array_unique($substrates, SORT_REGULAR)), $next, $under);
             // About two coats on grey or white plastic, four over red or black (handbook 2).
-            $dark = self::any($areas, fn (Area $a): bool => self::isStrong($this->kit->partsById[$a->part]->mouldedColour));
+            $dark = self::any($areas, fn (Area $a): bool => MouldedColour::isHardToCover($this->kit->partsById[$a->part]->mouldedColour));
 
             return new Wanted(Operation::Prime, 'all', $product, $dark ? 4 : 2, CoatKind::Light, $this->house->says('primer-coat', 'wet') ? CoatKind::Wet : CoatKind::Light);
         }
 
         return null;
-    }
-
-    /** Moulded in red, black or another strong colour that takes four coats of primer to lose. */
-    private static function isStrong(?string $swatch): bool
-    {
-        if ($swatch === null || preg_match('/\A#([0-9A-Fa-f]{2})([0-9A-Fa-f]{2})([0-9A-Fa-f]{2})\z/', $swatch, $m) !== 1) {
-            return false;
-        }
-        $rgb = [hexdec($m[1]), hexdec($m[2]), hexdec($m[3])];
-
-        return max($rgb) < 90 || (max($rgb) - min($rgb) > 110 && min($rgb) < 90);
     }
 
     /**

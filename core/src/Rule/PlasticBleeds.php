@@ -15,6 +15,7 @@ use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
 use AmberStep\Core\Plan\ColourOrder;
 use AmberStep\Core\Plan\Context;
+use AmberStep\Core\Plan\MouldedColour;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
 

@@ -12,6 +12,7 @@ use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Liquid;
 use AmberStep\Core\Material\Substrate;
 use AmberStep\Core\Material\WaitKind;
+use AmberStep\Core\Plan\MouldedColour;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
 

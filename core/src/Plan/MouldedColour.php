@@ -2,10 +2,9 @@
 
 declare(strict_types=1);
 
-namespace AmberStep\Core\Rule;
+namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Material\Product;
-use AmberStep\Core\Plan\ColourOrder;
 
 /** What the plastic is moulded in: strong colours bleed, and show through. */
 final class MouldedColour
@@ -16,6 +15,14 @@ final class MouldedColour
         $rgb = self::channels($swatch);
 
         return $rgb !== null && max($rgb) - min($rgb) > 110 && min($rgb) < 90;
+    }
+
+    /** Black, red or another strong colour: it takes four coats of primer to lose, not two (handbook 2). */
+    public static function isHardToCover(?string $swatch): bool
+    {
+        $rgb = self::channels($swatch);
+
+        return $rgb !== null && (max($rgb) < 90 || self::isStrong($swatch));
     }
 
     /** White, cream, yellow or pink: what a dye that climbs shows in. Blue and green hide it. */
