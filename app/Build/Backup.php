@@ -27,7 +27,8 @@ final class Backup
         $all = $all === false ? [] : $all;
         sort($all);
         foreach (array_slice($all, 0, -self::KEPT) as $old) {
-            unlink($old);
+            // Another process may have taken it away in between: it is gone, which is all that is wanted.
+            @unlink($old);
         }
 
         return $copy;

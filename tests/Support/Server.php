@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
+use Illuminate\Filesystem\Filesystem;
 use RuntimeException;
 
 /** The real server on a port and a database of its own, in the testing environment, with the demo loaded. */
@@ -21,7 +22,10 @@ final class Server
     public function __construct(private readonly string $now)
     {
         $this->port = self::freePort();
-        $this->database = sys_get_temp_dir().'/amber-'.bin2hex(random_bytes(6)).'.sqlite';
+        // A folder of its own: the backups that lie beside a database are kept by their number.
+        $folder = sys_get_temp_dir().'/amber-'.bin2hex(random_bytes(6));
+        mkdir($folder);
+        $this->database = $folder.'/bench.sqlite';
         foreach (['amber:upgrade', 'amber:demo'] as $command) {
             exec($this->environment().' '.PHP_BINARY.' '.escapeshellarg(self::root().'/artisan').' '.$command.' 2>&1', $out, $code);
             if ($code !== 0) {
@@ -64,7 +68,12 @@ final class Server
         if (is_resource($this->process)) {
             proc_close($this->process);
         }
+        // The workers outlive their parent by a moment and would keep the port from the next server.
+        for ($i = 0; $i < 400 && ! self::isFree($this->port); $i++) {
+            usleep(5000);
+        }
         $this->process = null;
+        $this->group = 0;
     }
 
     public function setClock(string $instant): void
@@ -93,9 +102,7 @@ final class Server
     public function stop(): void
     {
         $this->kill();
-        foreach (glob($this->database.'*') ?: [] as $file) {
-            unlink($file);
-        }
+        (new Filesystem)->deleteDirectory(dirname($this->database));
     }
 
     private function environment(): string
@@ -103,15 +110,29 @@ final class Server
         return sprintf('APP_ENV=testing AMBER_NOW=%s DB_DATABASE=%s', escapeshellarg($this->now), escapeshellarg($this->database));
     }
 
+    /**
+     * A free port below those that the system gives to outgoing connections: while the server is down between two
+     * cuts, none of its callers can sit on its port.
+     */
     public static function freePort(): int
     {
-        $socket = stream_socket_server('tcp://127.0.0.1:0');
-        $name = $socket === false ? '' : (string) stream_socket_get_name($socket, false);
-        if ($socket !== false) {
-            fclose($socket);
+        for ($try = 0; $try < 100; $try++) {
+            $port = random_int(18000, 30000);
+            if (self::isFree($port)) {
+                return $port;
+            }
+        }
+        throw new RuntimeException('No port is free between 18000 and 30000.');
+    }
+
+    private static function isFree(int $port): bool
+    {
+        $socket = @stream_socket_server('tcp://127.0.0.1:'.$port);
+        if ($socket === false) {
+            return false;
         }
 
-        return (int) substr((string) strrchr($name, ':'), 1);
+        return fclose($socket);
     }
 
     private static function root(): string

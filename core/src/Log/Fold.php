@@ -60,7 +60,7 @@ final class Fold
 
             return;
         }
-        if ($operation === Operation::Rinse || $operation === Operation::Strip) {
+        if ($operation->cleansTheGun()) {
             $this->surface->gunCleanedAt = $event->atEpoch;
             $this->surface->cleanings[(string) $event->product] = ($this->surface->cleanings[(string) $event->product] ?? 0) + 1;
 

@@ -72,6 +72,12 @@ enum Operation: string
         };
     }
 
+    /** It is done to the gun, not to the model. */
+    public function cleansTheGun(): bool
+    {
+        return $this === self::Rinse || $this === self::Strip;
+    }
+
     /** Abrades what is on the surface. */
     public function sands(): bool
     {

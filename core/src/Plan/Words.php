@@ -60,9 +60,12 @@ final class Words
         };
     }
 
-    /** Where it is done: the piece, or the joint. */
+    /** Where it is done: the piece, or the joint, or the gun. */
     public static function where(Step $step, Context $context): string
     {
+        if ($step->operation->cleansTheGun()) {
+            return 'Gun';
+        }
         if ($step->jointId !== null) {
             return $context->pieceName($step->pieceId);
         }

@@ -40,7 +40,7 @@ final class JointFacesBare implements Judges, OrdersSteps
                 continue;
             }
             if (! $joint->glue->isCement() && ! $joint->carriesLoad) {
-                yield new Finding($this->id(), Severity::Note, "{$joint->name} is glued on paint", ucfirst($joint->glue->word()).' on paint holds as well as the paint does: enough for a light part.', [$joint->id]);
+                yield new Finding($this->id(), Severity::Note, "{$joint->name}: glued on paint", ucfirst($joint->glue->word()).' on paint holds as well as the paint does: enough for a light part.', [$joint->id]);
 
                 continue;
             }

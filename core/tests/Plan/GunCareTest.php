@@ -24,6 +24,7 @@ final class GunCareTest extends TestCase
         $between = $this->cleanings($plan, array_values($colours)[0]);
 
         self::assertNotSame([], $between);
+        self::assertSame(['Gun'], array_values(array_unique(array_map(static fn (PlannedStep $p): string => Words::where($p->step, $plan->context), $between))), 'it is not done to a piece');
         self::assertContains($how, array_map(static fn (PlannedStep $p): Operation => $p->step->operation, $between));
         self::assertStringContainsString($why, implode(' ', array_map(static fn (PlannedStep $p): string => $p->reasons[0]->sentence, $between)));
     }
