@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverKeys;
-use Tests\Support\BrowserTestCase;
+use Tests\Support\DrawingTestCase;
 
 /** The drawing in the browser: read by keys, steered, folded, printed. */
-final class LayersTest extends BrowserTestCase
+final class LayersTest extends DrawingTestCase
 {
     public function test_arrow_keys_go_from_layer_to_layer_and_each_one_explains_itself(): void
     {
@@ -122,29 +122,16 @@ final class LayersTest extends BrowserTestCase
             self::assertStringContainsString('safety data sheet and local rules come first', $text);
             self::assertEqualsWithDelta(54 * 96 / 25.4, $this->browser->script('return document.querySelector(".print-foot svg").getBoundingClientRect().width'), 1.0, 'the check ruler is true');
             self::assertStringNotContainsString('Hold line', $text, 'the frame is not printed');
+            foreach ((array) $this->browser->script('return [...document.querySelectorAll("#app details > :last-child")].map(e => e.checkVisibility({contentVisibilityAuto: true}) && e.getBoundingClientRect().height > 0)') as $seen) {
+                self::assertTrue($seen, 'paper cannot be opened');
+            }
             $this->browser->media('');
         }
     }
 
-    private function chooseRow(string $title): void
-    {
-        $this->browser->see('.drawing-focus');
-        $this->browser->script('document.querySelector(".drawing-focus").focus()');
-        $section = $this->server->request('GET', "/api/builds/{$this->build}/plan")[1]['section'];
-        $row = array_search($title, array_column($section['rows'], 'title'), true);
-        $column = array_values(array_filter($section['cells'], static fn (array $c): bool => $c['row'] === $row))[0]['column'];
-        for ($i = 0; $i < $column; $i++) {
-            $this->browser->keys(WebDriverKeys::ARROW_RIGHT);
-        }
-        for ($i = 0; $i < 40 && ! str_contains(mb_strtolower($this->browser->text('[data-testid="cell-panel"] h2')), $title); $i++) {
-            $this->browser->keys(WebDriverKeys::ARROW_UP);
-        }
-        $this->browser->seeText('[data-testid="cell-panel"] h2', $title);
-    }
-
     private function coats(string $title): int
     {
-        $section = $this->server->request('GET', "/api/builds/{$this->build}/plan")[1]['section'];
+        $section = $this->plan()['section'];
         $row = array_search($title, array_column($section['rows'], 'title'), true);
 
         return (int) max(array_column(array_filter($section['cells'], static fn (array $c): bool => $c['row'] === $row), 'coats'));

@@ -42,7 +42,7 @@ final class LookTest extends BrowserTestCase
 
     public function test_nothing_is_wider_than_the_window(): void
     {
-        foreach ([[1280, 800], [820, 1180]] as [$width, $height]) {
+        foreach ([[1280, 800], [820, 1180], [320, 800]] as [$width, $height]) {
             $this->browser->size($width, $height);
             foreach (self::VIEWS as $station) {
                 $this->go($station);
