@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Http;
 
 use App\Models\Build;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Support\AppTestCase;
 
 final class ChangesTest extends AppTestCase
@@ -79,5 +80,34 @@ final class ChangesTest extends AppTestCase
             self::assertNotSame('', $answer->json('error.problems.0.right'));
         }
         self::assertSame(1, Build::query()->value('revision'));
+    }
+
+    /** @param  array<string, mixed>  $value */
+    #[DataProvider('steerings')]
+    public function test_steering_that_cannot_be_is_refused_at_its_field(string $list, array $value, string $field): void
+    {
+        $kit = Build::query()->findOrFail($this->buildId())->kit;
+        $answer = $this->send('POST', "/api/builds/{$this->buildId()}/changes", ['title' => 'x', 'edits' => [['op' => 'add', 'list' => $list, 'value' => ['id' => self::ulid(9), ...$value]]]], ['If-Match' => '"1"'])->assertUnprocessable();
+
+        self::assertStringContainsString($field, implode(' ', array_column($answer->json('error.problems'), 'path')));
+        self::assertNotSame('', $answer->json('error.problems.0.right'));
+        self::assertSame($kit, Build::query()->findOrFail($this->buildId())->kit, 'nothing is written');
+    }
+
+    /** @return iterable<string, array{string, array<string, mixed>, string}> */
+    public static function steerings(): iterable
+    {
+        yield 'no coat' => ['pins', ['operation' => 'colour', 'coats' => 0], 'coats'];
+        yield 'coats without end' => ['pins', ['operation' => 'colour', 'coats' => 21], 'coats'];
+        yield 'half a coat' => ['pins', ['operation' => 'colour', 'coats' => 'half'], 'coats'];
+        yield 'a medium nobody makes' => ['pins', ['operation' => 'mask', 'medium' => 'butter'], 'medium'];
+        yield 'a product that is no id' => ['pins', ['operation' => 'colour', 'product' => 'sea grey'], 'product'];
+        yield 'a place that is no id' => ['pins', ['operation' => 'colour', 'target' => 'the wing'], 'target'];
+        yield 'a pin with more than a pin has' => ['pins', ['operation' => 'colour', 'mood' => 'good'], 'mood'];
+        yield 'an order of one' => ['orders', ['first' => 'a/colour/b/1'], 'then'];
+        yield 'a time without a zone' => ['notBefore', ['step' => 'a/colour/b/1', 'at' => '2026-03-20 19:00'], 'at'];
+        yield 'a day that is none' => ['notBefore', ['step' => 'a/colour/b/1', 'at' => '2026-02-30T19:00:00Z'], 'at'];
+        yield 'a test on nothing' => ['inserted', ['operation' => 'test', 'targets' => [], 'title' => 'Try it'], 'targets'];
+        yield 'a surface nobody has' => ['inserted', ['operation' => 'test', 'title' => 'Try it', 'surface' => 'the cat'], 'surface'];
     }
 }
