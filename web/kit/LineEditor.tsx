@@ -97,7 +97,7 @@ function Says({ line, read }: { line: string; read: ReadLine | undefined }): Rea
         return (
             <li className="says" data-wrong title={read.problems.map((p) => p.sentence).join(' ')}>
                 <span className="says-mark" aria-hidden="true" />
-                {problem.sentence}
+                <span>{problem.sentence}</span>
             </li>
         );
     }
@@ -106,7 +106,7 @@ function Says({ line, read }: { line: string; read: ReadLine | undefined }): Rea
     return (
         <li className="says" data-about={read.about} title={words}>
             {read.swatch === null ? <span className="says-dot" aria-hidden="true" /> : <span className="swatch" style={{ background: read.swatch }} aria-hidden="true" />}
-            {words}
+            <span>{words}</span>
         </li>
     );
 }

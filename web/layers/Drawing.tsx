@@ -3,7 +3,7 @@ import type { Plan, SectionCap, SectionCell } from '../api/types';
 import { useNow } from '../frame/clock';
 import { span } from '../frame/words';
 import { CellShape, Patterns } from './CellShape';
-import { type Placed, yOf } from './geometry';
+import { LONGEST_FOOT, type Placed, yOf } from './geometry';
 
 /** Minutes: a planned wait shorter than this is no lid, the layer's coats take as long. */
 const SHORT = 60;
@@ -178,7 +178,7 @@ function ColumnFoot({ name, cm2, measured, x, width, y }: { name: string; cm2: n
 
     return (
         <text transform={`translate(${x + width / 2 + 4} ${y + 8}) rotate(-58)`} textAnchor="end" className="foot-name">
-            {name.length > 16 ? name.slice(0, 15) + '…' : name}
+            {name.length > LONGEST_FOOT ? name.slice(0, LONGEST_FOOT - 1) + '…' : name}
         </text>
     );
 }

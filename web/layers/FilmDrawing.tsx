@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import type { Plan } from '../api/types';
 import { Patterns } from './CellShape';
-import { FOOT, HEAD, type Placed } from './geometry';
+import { FOOT, HEAD, LONGEST_FOOT, type Placed } from './geometry';
 
 /** True thickness: each area's dry film in microns, against what the engraved detail takes. */
 export function FilmDrawing({ plan, placed }: { plan: Plan; placed: Placed }): ReactElement {
@@ -43,7 +43,7 @@ export function FilmDrawing({ plan, placed }: { plan: Plan; placed: Placed }): R
                             </text>
                         )}
                         <text transform={`translate(${x + width / 2 + 4} ${HEAD + height + 8}) rotate(-58)`} textAnchor="end" className="foot-name">
-                            {column.name.length > 20 ? column.name.slice(0, 19) + '…' : column.name}
+                            {column.name.length > LONGEST_FOOT ? column.name.slice(0, LONGEST_FOOT - 1) + '…' : column.name}
                         </text>
                     </g>
                 );

@@ -1,7 +1,9 @@
 import type { RowKind, Section, SectionColumn } from '../api/types';
 
 export const LABELS = 172;
-export const FOOT = 98;
+export const FOOT = 122;
+/** Characters of an area's name that find room in the foot, set at a slant. */
+export const LONGEST_FOOT = 20;
 export const HEAD = 34;
 /** Room at the left for the slanting name of the first column. */
 const LEFT = 34;
