@@ -176,12 +176,28 @@ final class Draft
     /** The kit as it is now; what steers the plan stays, as far as what it is about does. */
     public function kit(): Kit
     {
+        return Kit::fromArray($this->document());
+    }
+
+    /** What stands at a path of the kit, such as "areas[3].seenThrough", by its name; empty where it has none. */
+    public function nameAt(string $path): string
+    {
+        preg_match('/^(\w+)\[(\d+)\]/', $path, $at);
+        $list = $this->document()[$at[1] ?? ''] ?? null;
+        $thing = is_array($list) ? $list[(int) ($at[2] ?? -1)] ?? null : null;
+
+        return is_array($thing) ? self::text($thing['name'] ?? '') : '';
+    }
+
+    /** @return array<string, mixed> */
+    private function document(): array
+    {
         $document = $this->kit->toArray();
         foreach (self::LISTS as $list) {
             $document[$list] = array_values($this->things[$list]);
         }
 
-        return Kit::fromArray($this->whole ? Removal::withoutLoose($document) : $document);
+        return $this->whole ? Removal::withoutLoose($document) : $document;
     }
 
     private static function text(mixed $value): string

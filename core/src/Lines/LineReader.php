@@ -34,15 +34,32 @@ final class LineReader
             try {
                 $read = $draft->kit();
             } catch (BadDocument $bad) {
-                // What the kit as a whole refuses is put on the last line that was read.
-                $last = max([-1, ...array_keys(array_filter($lines, static fn (ReadLine $l): bool => $l->about !== null && $l->problems === []))]);
-                if ($last >= 0) {
-                    $problems[$last] = [new LineProblem(0, mb_strlen($texts[$last]), $bad->problems[0]->path.' '.$bad->problems[0]->wrong, $bad->problems[0]->right)];
+                [$at, $problem] = self::refused($bad, $draft, $lines);
+                if ($at !== null) {
+                    $problems[$at] = [$problem];
                 }
             }
         } while (count($problems) > $before);
 
         return new Reading($lines, $read);
+    }
+
+    /**
+     * What the kit as a whole refuses is put on the last line about the thing it stands at, else on the last one read.
+     *
+     * @param  list<ReadLine>  $lines
+     * @return array{int|null, LineProblem}
+     */
+    private static function refused(BadDocument $bad, Draft $draft, array $lines): array
+    {
+        $wrong = $bad->problems[0];
+        $name = $draft->nameAt($wrong->path);
+        $field = mb_strtolower((string) preg_replace(['/^.*\./', '/([A-Z])/'], ['', ' $1'], $wrong->path));
+        $read = array_filter($lines, static fn (ReadLine $l): bool => $l->about !== null && $l->problems === []);
+        $about = array_filter($read, static fn (ReadLine $l): bool => $name !== '' && str_contains($l->title, $name));
+        $at = array_key_last($about !== [] ? $about : $read);
+
+        return [$at, new LineProblem(0, mb_strlen($lines[$at ?? 0]->text ?? ''), ($name === '' ? '' : "{$name}: ")."{$field} {$wrong->wrong}", $wrong->right)];
     }
 
     /**

@@ -6,6 +6,7 @@ namespace AmberStep\Core\Tests\Lines;
 
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Lines\LinePrinter;
+use AmberStep\Core\Lines\LineProblem;
 use AmberStep\Core\Lines\LineReader;
 use AmberStep\Core\Lines\NotRead;
 use AmberStep\Core\Lines\Reading;
@@ -95,6 +96,51 @@ final class WrongLinesTest extends TestCase
         foreach ($cases as $case) {
             yield $case[0] => $case;
         }
+    }
+
+    #[DataProvider('wrong')]
+    public function test_a_word_offered_instead_is_understood_in_its_place(string $line, string $marked, string $wrong, string $right): void
+    {
+        $problem = self::read(self::GOOD."\n".$line)->unread()[0]->problems[0];
+        if (preg_match('/^did you mean ([^,;?]+)/', $problem->right, $offered) !== 1) {
+            self::assertStringNotContainsString('did you mean', $problem->right, 'an offer stands first');
+
+            return;
+        }
+        $instead = str_contains($marked, ' to ') ? preg_replace('/ to .*$/', ' to '.$offered[1], $marked) : $offered[1];
+
+        self::assertSame([], self::read(self::GOOD."\n".str_replace($marked, (string) $instead, $line))->unread(), "\"{$instead}\" was offered");
+    }
+
+    #[DataProvider('putRight')]
+    public function test_a_line_put_right_as_it_was_told_is_taken_in(string $line): void
+    {
+        self::assertSame([], array_map(static fn (LineProblem $p): string => $p->sentence(), array_merge(...array_map(static fn ($l): array => $l->problems, self::read(self::GOOD."\n".$line)->unread()))));
+    }
+
+    /** @return iterable<string, array{string}> the wrong lines above, put right by what their sentences say */
+    public static function putRight(): iterable
+    {
+        $lines = [
+            'hull / upper C, 1250.5', 'hull / upper C, 1.2505', 'hull / upper C, 1.250', 'hull / upper C, 84 cm²', 'hull / upper C, 2,5', 'hull / upper C, XL', 'hull / upper C, 100000',
+            'hull / upper C, soft 240 mm to upper A', 'hull / upper C, hard 0.1 to upper A', 'hull / upper C, soft 40 50 wide to upper A',
+            'tail / fin, hard 40 to hull / upper B', "hull / upper C, seen through wing / panes\nwing / panes, 8, pane", 'canopy / panes, 8, pane', 'hull / "upper C", M', 'hull ~2 / upper, M',
+            'deck, M, sea grey', 'hull / upper C, matt, sea grey', 'part fin, resin', 'part fin, step 1', 'part fin, step 999', 'part fin, moulded #C9C9C6', 'part fin, hand left',
+            'root: hull + wing, seam', 'joint root: hull + wing', 'root: hull + wing, gap 0.3 mm', 'root: hull + wing, gap 20', 'root: hull + wing, 18 cm long', 'root: hull + wing, fill solvent putty',
+            'root: hull + wing, blocks upper A', 'colour roof = sea grey', 'piece hull = Hull, held by a peg',
+        ];
+        foreach ($lines as $line) {
+            yield $line => [$line];
+        }
+    }
+
+    public function test_what_the_kit_as_a_whole_refuses_stands_on_the_line_about_it_in_its_words(): void
+    {
+        $reading = self::read("hull / upper A, 84, sea grey\nhull / upper C, seen through upper A\nhull / upper B, 61, slate green");
+
+        self::assertSame(2, $reading->unread()[0]->number);
+        self::assertSame('Upper C: seen through is not a pane: name an area whose face is "pane".', $reading->unread()[0]->problems[0]->sentence());
+        self::assertSame(['upper A', 'upper B'], array_map(static fn ($a): string => $a->name, $reading->kit->areas), 'the others are read');
     }
 
     public function test_a_line_that_needs_a_wrong_one_says_so(): void

@@ -41,6 +41,25 @@ final class SteeringTest extends TestCase
         self::assertSame(array_keys($before->left), array_keys($build->plan($steered->apply($inverse))->left), "seed {$seed}: another plan than before");
     }
 
+    #[DataProvider('seeds')]
+    public function test_an_order_or_a_time_the_plan_has_already_is_no_stop_and_loses_no_work(int $seed): void
+    {
+        $random = new RandomBuild($seed);
+        $build = new Build($random->said());
+        $before = $build->plan();
+        $two = array_slice($random->shuffled($before->byTime()), 0, 2);
+        usort($two, static fn (PlannedStep $a, PlannedStep $b): int => [$a->startEpoch, $a->place] <=> [$b->startEpoch, $b->place]);
+        $edits = [Edit::add('notBefore', ['id' => $build->id('a time'), 'step' => $two[0]->step->key, 'at' => gmdate('Y-m-d\TH:i:s\Z', $two[0]->startEpoch)])];
+        if (isset($two[1])) {
+            $edits[] = Edit::add('orders', ['id' => $build->id('an order'), 'first' => $two[0]->step->key, 'then' => $two[1]->step->key]);
+        }
+        $build->edit($edits);
+        $after = $build->plan();
+
+        self::assertEqualsCanonicalizing(array_keys($before->left), array_keys($after->left), "seed {$seed}");
+        self::assertSame(count($before->stops()), count($after->stops()), "seed {$seed}: what is so already can be asked for");
+    }
+
     /** @return list<Edit> */
     private function steer(RandomBuild $random, Plan $plan, int $seed): array
     {
