@@ -118,11 +118,47 @@ final class KitEntryTest extends BrowserTestCase
         $this->go('kit');
         $this->browser->press('Write it all out as lines');
         $this->browser->seeText('[data-testid="editor-says"]', ' understood');
-        $this->browser->script('const t = document.querySelector("textarea"); Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, "value").set.call(t, t.value.replace("Propeller / blades, 4 cm²", "Propeller / blades, 6 cm²")); t.dispatchEvent(new Event("input", {bubbles: true}));');
+        $this->replace('Propeller / blades, 4 cm²', 'Propeller / blades, 6 cm²');
         $this->browser->press('Put the kit so');
         $this->browser->seeText('.typing-told', 'lines typed in');
         $areas = array_column($this->server->request('GET', "/api/builds/{$this->build}/kit")[1]['areas'], 'cm2', 'name');
         self::assertEquals([22, 6, 9], [count($areas), $areas['blades'], $areas['cockpit sides']]);
+    }
+
+    public function test_the_whole_kit_is_not_put_so_while_a_line_of_it_is_not_read(): void
+    {
+        $this->go('kit');
+        $this->browser->press('Write it all out as lines');
+        $this->browser->seeText('[data-testid="editor-says"]', ' understood');
+        $this->replace('Propeller / blades, 4 cm²', 'Propeller / blades, 4 kg');
+        $this->browser->seeText('[data-testid="editor-says"]', 'put them right first');
+        self::assertSame('true', $this->browser->script('return String(document.querySelector(".typing-foot [data-main]").disabled)'));
+        $this->browser->script('document.querySelector("textarea").focus()');
+        $this->browser->keys(WebDriverKeys::CONTROL, WebDriverKeys::ENTER);
+        $this->replace('Propeller / blades, 4 kg', 'Propeller / blades, 6 cm²');
+        $this->browser->press('Put the kit so');
+        $this->browser->seeText('.typing-told', 'lines typed in');
+        self::assertEquals(6, array_column($this->server->request('GET', "/api/builds/{$this->build}/kit")[1]['areas'], 'cm2', 'name')['blades']);
+    }
+
+    public function test_on_paper_the_table_is_whole_and_the_presses_are_gone(): void
+    {
+        $this->go('kit');
+        $this->browser->size(794, 1123);
+        $this->browser->media('print');
+        $text = (string) $this->browser->script('return document.querySelector("#app").innerText');
+
+        foreach (['Cockpit tub', 'trolley frame', 'tyre black', 'compound'] as $seen) {
+            self::assertStringContainsString($seen, $text);
+        }
+        self::assertStringNotContainsString('Take them in', $text);
+        self::assertSame(0, $this->browser->script('const b = document.querySelector(".grid-box"); return Math.max(0, b.scrollHeight - b.clientHeight - 1) + Math.max(0, document.documentElement.scrollWidth - 794)'), 'nothing is cut off');
+    }
+
+    /** Types over a piece of what stands in the lines. */
+    private function replace(string $old, string $new): void
+    {
+        $this->browser->script('const t = document.querySelector("textarea"); Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, "value").set.call(t, t.value.replace(arguments[0], arguments[1])); t.dispatchEvent(new Event("input", {bubbles: true}));', [$old, $new]);
     }
 
     private function focusCell(int $row, int $column): void

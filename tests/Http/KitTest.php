@@ -94,6 +94,19 @@ final class KitTest extends AppTestCase
         self::assertSame(['upper A', 'upper B', 'panes', 'grille'], array_column($this->kit()['areas'], 'name'));
     }
 
+    public function test_what_the_kit_as_a_whole_refuses_is_answered_at_its_line_and_the_rest_goes_in(): void
+    {
+        $text = "canopy / rail, 2, sea grey, seen through upper A\n".self::LINES;
+        $line = $this->send('POST', "/api/builds/{$this->id}/lines/read", ['text' => $text])->assertOk()->json('lines.0');
+        self::assertSame('Rail: seen through is not a pane: name an area whose face is "pane".', ucfirst($line['problems'][0]['sentence']));
+        $answer = $this->send('POST', "/api/builds/{$this->id}/lines", ['text' => $text], ['If-Match' => '"1"'])->assertCreated();
+
+        self::assertSame('canopy / rail, 2, sea grey, seen through upper A', $answer->json('left'), 'it stays to be put right');
+        self::assertSame(['upper A', 'upper B', 'panes', 'grille'], array_column($this->kit()['areas'], 'name'));
+        $this->send('POST', "/api/builds/{$this->id}/lines", ['text' => 'canopy / rail, 2, sea grey, seen through panes'], ['If-Match' => '"2"'])->assertCreated();
+        self::assertContains('rail', array_column($this->kit()['areas'], 'name'));
+    }
+
     public function test_every_cell_typed_over_is_a_change_of_its_own_and_can_be_taken_back(): void
     {
         $this->take(self::LINES);
