@@ -130,7 +130,7 @@ final class WrongLinesTest extends TestCase
             'root: hull + wing, blocks upper A', 'colour roof = sea grey', 'piece hull = Hull, held by a peg',
         ];
         foreach ($lines as $line) {
-            yield $line => [$line];
+            yield str_replace("\n", ' and ', $line) => [$line];
         }
     }
 
