@@ -584,6 +584,7 @@ export interface paths {
                 content: {
                     "application/json": {
                         text: string;
+                        /** @description The lines are the whole kit; refused while one of them is not read. */
                         whole?: boolean;
                         /** @description Say what would be to do too. */
                         plan?: boolean;
