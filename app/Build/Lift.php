@@ -16,6 +16,7 @@ final class Lift
         for (; $format < BuildFile::FORMAT; $format++) {
             $file = match ($format) {
                 1 => self::fromOne($file),
+                2 => self::fromTwo($file),
                 default => $file,
             };
         }
@@ -39,5 +40,20 @@ final class Lift
         }
 
         return isset($file['kit']) ? [...$file, 'kit' => $kit] : $file;
+    }
+
+    /**
+     * Since 3: events say whether the paint was hardened.
+     *
+     * @param  array<mixed>  $file
+     * @return array<mixed>
+     */
+    private static function fromTwo(array $file): array
+    {
+        if (is_array($file['events'] ?? null)) {
+            $file['events'] = array_map(static fn (mixed $event): mixed => is_array($event) ? [...$event, 'hardened' => false] : $event, $file['events']);
+        }
+
+        return $file;
     }
 }

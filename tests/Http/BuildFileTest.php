@@ -47,12 +47,24 @@ final class BuildFileTest extends AppTestCase
         self::assertSame([false], array_values(array_unique(array_column($new['kit']['parts'], 'letsLight'))));
         self::assertSame([null], array_values(array_unique(array_column($new['kit']['edges'], 'subject'))));
         self::assertSame($old['kit']['areas'], $new['kit']['areas']);
-        self::assertSame($old['events'], $new['events']);
+        self::assertSame($old['events'], array_map(static fn (array $e): array => array_diff_key($e, ['hardened' => 0]), $new['events']));
+    }
+
+    public function test_a_file_of_format_two_is_lifted_and_means_the_same(): void
+    {
+        $old = json_decode((string) file_get_contents(__DIR__.'/../samples/build-format-2.json'), true);
+        $this->send('POST', '/api/builds?mode=replace', $old)->assertCreated();
+        $new = json_decode($this->exported($old['id']), true);
+
+        self::assertSame([2, BuildFile::FORMAT], [$old['format'], $new['format']]);
+        self::assertSame([false], array_values(array_unique(array_column($new['events'], 'hardened'))));
+        self::assertSame($old['events'], array_map(static fn (array $e): array => array_diff_key($e, ['hardened' => 0]), $new['events']));
+        self::assertSame($old['kit'], $new['kit']);
     }
 
     public function test_the_file_keeps_to_its_schema(): void
     {
-        $result = (new Validator)->validate(json_decode($this->exported()), (string) file_get_contents(__DIR__.'/../../docs/format/build-2.schema.json'));
+        $result = (new Validator)->validate(json_decode($this->exported()), (string) file_get_contents(__DIR__.'/../../docs/format/build-3.schema.json'));
 
         self::assertTrue($result->isValid(), (string) json_encode($result->error() === null ? '' : (new ErrorFormatter)->format($result->error())));
     }

@@ -86,6 +86,14 @@ final class AreaState
         return array_reverse($this->layers);
     }
 
+    /** The stay in the cabinet that has not ended. */
+    public function openStay(): ?CabinetStay
+    {
+        $last = $this->stays[count($this->stays) - 1] ?? null;
+
+        return $last?->untilEpoch === null ? $last : null;
+    }
+
     public function staysMark(): string
     {
         return implode(',', array_map(static fn (CabinetStay $s): string => $s->mark(), $this->stays));

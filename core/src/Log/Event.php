@@ -28,6 +28,7 @@ final readonly class Event
      * @param  float|null  $humidity  0 to 1
      * @param  string|null  $stepKey  the step it answered; null: off plan
      * @param  bool  $blownOff  washed and blown off: dry after 4 h instead of 24
+     * @param  bool  $hardened  enamel that had its hardener in it
      */
     public function __construct(
         public string $id,
@@ -53,6 +54,7 @@ final readonly class Event
         public ?float $cabinetC = null,
         public ?float $potLifeMinutes = null,
         public bool $blownOff = false,
+        public bool $hardened = false,
         public ?string $takesBack = null,
         public ?string $stepKey = null,
         public ?string $note = null,
@@ -86,6 +88,7 @@ final readonly class Event
             $in->optionalNumber('cabinetC', 0, 150),
             $in->optionalNumber('potLifeMinutes', 1, 100000),
             $in->flag('blownOff'),
+            $in->flag('hardened'),
             $in->optionalId('takesBack'),
             $in->optionalText('stepKey', 200),
             $in->optionalText('note', 2000),
@@ -115,7 +118,7 @@ final readonly class Event
             'coatKind' => $this->coatKind?->value, 'filmMicrons' => $this->filmMicrons, 'medium' => $this->medium?->value, 'glue' => $this->glue?->value,
             'filler' => $this->filler?->value, 'wipe' => $this->wipe?->value, 'fault' => $this->fault?->value, 'verdict' => $this->verdict?->value,
             'wait' => $this->wait?->value, 'found' => $this->found, 'temperatureC' => $this->temperatureC, 'humidity' => $this->humidity,
-            'cabinetC' => $this->cabinetC, 'potLifeMinutes' => $this->potLifeMinutes, 'blownOff' => $this->blownOff,
+            'cabinetC' => $this->cabinetC, 'potLifeMinutes' => $this->potLifeMinutes, 'blownOff' => $this->blownOff, 'hardened' => $this->hardened,
             'takesBack' => $this->takesBack, 'stepKey' => $this->stepKey, 'note' => $this->note,
         ];
     }

@@ -29,6 +29,9 @@ final class Fold
         if ($event->stepKey !== null) {
             $this->surface->answered[$event->stepKey] = [$event->atEpoch, $event->id];
         }
+        if (in_array($event->kind, [EventKind::Done, EventKind::MaskOn, EventKind::MaskOff, EventKind::Glued], true)) {
+            $this->takeOut($event);
+        }
         match ($event->kind) {
             EventKind::Done => $this->done($event),
             EventKind::MaskOn => $this->maskOn($event),
@@ -68,6 +71,7 @@ final class Fold
         }
         $purpose = $event->purpose === '' ? $this->guessPurpose($event) : self::counted($event->purpose);
         $product = $operation->leavesLayer() ? ($this->shelf->find($event->product) ?? $this->unknown($event->product)) : null;
+        $product = $event->hardened ? $product?->hardened() : $product;
         foreach ($event->targets as $target) {
             if (isset($this->kit->jointsById[$target])) {
                 $this->joint($target, $operation, $purpose, $event);
@@ -169,8 +173,25 @@ final class Fold
     {
         foreach ($event->targets as $target) {
             $state = $this->surface->area($target);
-            $state->note(Operation::Cabinet, 'in', $event->atEpoch);
+            $state->note(Operation::Cabinet, $event->purpose === '' ? 'in' : self::counted($event->purpose), $event->atEpoch);
             $state->stays[] = new CabinetStay($event->atEpoch, null, $event->cabinetC ?? 45);
+        }
+    }
+
+    /** What is worked on is out of the cabinet, and with it all that went in with it. */
+    private function takeOut(Event $event): void
+    {
+        foreach ($event->targets as $target) {
+            $last = isset($this->kit->areasById[$target]) ? $this->surface->area($target)->openStay() : null;
+            if ($last === null) {
+                continue;
+            }
+            foreach ($this->surface->areas() as $state) {
+                if ($state->openStay()?->mark() === $last->mark()) {
+                    array_pop($state->stays);
+                    $state->stays[] = new CabinetStay($last->fromEpoch, $event->atEpoch, $last->temperatureC);
+                }
+            }
         }
     }
 

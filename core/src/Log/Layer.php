@@ -21,7 +21,7 @@ final readonly class Layer
      */
     public function __construct(public Operation $operation, public string $purpose, public ?Product $product, public array $coats, ?string $mark = null)
     {
-        $this->mark = $mark ?? array_reduce($coats, self::marked(...), $product === null ? '-' : $product->id);
+        $this->mark = $mark ?? array_reduce($coats, self::marked(...), $product === null ? '-' : $product->id.$product->family->value);
     }
 
     private static function marked(string $mark, Coat $coat): string
@@ -31,7 +31,7 @@ final readonly class Layer
 
     public function takes(Operation $operation, string $purpose, Product $product): bool
     {
-        return $this->operation === $operation && $this->purpose === $purpose && $this->product?->id === $product->id;
+        return $this->operation === $operation && $this->purpose === $purpose && $this->product?->id === $product->id && $this->product->family === $product->family;
     }
 
     public function with(Coat $coat): self

@@ -78,7 +78,7 @@ final class Surface
     /**
      * What is still in the gun: sprayed last, and not cleaned out since. Nothing comes out of an aerosol's gun.
      *
-     * @return array{string, int, string}|null product id, epoch seconds, area
+     * @return array{string, int, string, Family}|null product id, epoch seconds, area, and the family it was mixed to
      */
     public function lastSprayed(): ?array
     {
@@ -86,7 +86,7 @@ final class Surface
         foreach ($this->areas as $id => $state) {
             $top = $state->top();
             if ($top?->product !== null && $top->product->family !== Family::Aerosol && $top->operation->sprays() && ($last === null || $top->lastCoat()->atEpoch > $last[1])) {
-                $last = [$top->product->id, $top->lastCoat()->atEpoch, (string) $id];
+                $last = [$top->product->id, $top->lastCoat()->atEpoch, (string) $id, $top->product->family];
             }
         }
 

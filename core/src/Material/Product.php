@@ -104,6 +104,12 @@ final readonly class Product
         return $order[max((int) array_search($own, $order, true), (int) array_search($this->thinnedWith, $order, true))];
     }
 
+    /** Enamel with its hardener stirred in dries as another family; the label's times no longer hold. Any other paint as it is. */
+    public function hardened(): self
+    {
+        return $this->family !== Family::Enamel ? $this : new self($this->id, $this->name.' with hardener', $this->range, Family::HardenedEnamel, $this->role, $this->swatch, $this->sheen, $this->opacity, $this->bites, $this->etch, $this->grade, $this->thinnedWith, $this->triedOn, null, $this->sizeMl, $this->price, $this->levelMl);
+    }
+
     public function isMetallic(): bool
     {
         return $this->role === Role::Metallic;
