@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Http;
 
 use AmberStep\Core\Kit\HouseBook;
+use AmberStep\Core\Kit\HouseQuestion;
 use App\Models\Build;
 use Tests\Support\AppTestCase;
 
@@ -50,22 +51,13 @@ final class HouseTest extends AppTestCase
         foreach ($this->send('GET', '/api/frame')->json('builds') as $demo) {
             $build = $this->send('POST', "/api/builds/{$demo['id']}/copy", [])->assertCreated()->json('build.id');
             foreach (HouseBook::questions() as $id => $question) {
-                $plans = [];
-                foreach ($question->positions as $position) {
-                    $revision = (int) Build::query()->findOrFail($build)->revision;
-                    $this->send('POST', "/api/builds/{$build}/changes", ['title' => $position->title, 'edits' => [['op' => 'house', 'list' => $id, 'value' => $position->id]]], ['If-Match' => "\"{$revision}\""])->assertCreated();
-                    $plan = $this->send('GET', "/api/builds/{$build}/plan")->json();
-                    self::assertSame([], array_column(array_filter($plan['findings'], static fn (array $f): bool => $f['severity'] === 'stop'), 'title'), "{$demo['name']}, {$id}: {$position->id} stops");
-                    $plans[] = json_encode([array_map(static fn (array $s): array => [$s['title'], $s['start'], array_column($s['steps'], 'title')], $plan['stages']), $plan['cleaning'], $plan['section']['caps']]);
-                }
-                $differ[$id] = max($differ[$id] ?? 0, count(array_unique($plans)));
-                $revision = (int) Build::query()->findOrFail($build)->revision;
-                $this->send('POST', "/api/builds/{$build}/changes", ['title' => 'Back', 'edits' => [['op' => 'house', 'list' => $id, 'value' => null]]], ['If-Match' => "\"{$revision}\""])->assertCreated();
+                $differ[$id] = max($differ[$id] ?? 0, count(array_unique($this->changes($build, $question))));
             }
         }
 
-        // No bare metal is painted on them, nothing is put into a cabinet, they have no filter, and say themselves when a canopy is closed.
-        $applies = array_diff_key($differ, ['etch' => 1, 'cabinet' => 1, 'barrier' => 1, 'panes' => 1]);
+        // No bare metal is painted on them, nothing is put into a cabinet, they have no filter, say themselves when a canopy is closed,
+        // no paint is enamel but the wash, no mask is liquid or fine film, and nothing was found low.
+        $applies = array_diff_key($differ, array_flip(['etch', 'cabinet', 'barrier', 'panes', 'hardener', 'liquid-mask', 'patterns', 'low-spot']));
         foreach ($applies as $id => $plans) {
             self::assertGreaterThan(1, $plans, "{$id} changes nothing on either demo build");
         }
@@ -83,6 +75,13 @@ final class HouseTest extends AppTestCase
             'barrier' => 'hull, 60, sea grey, filter, matt',
             'primer' => "hull, 60, sea grey\nband, 9, band yellow",
             'cabinet' => 'hull, 60, sea grey',
+            'hardener' => 'hull, 60, Obrey Dock Grey',
+            'cover' => "hull / a, 40, sea grey, hard 200 to b\nhull / b, 40, slate green",
+            'patterns' => "hull / a, 4, sea grey, hard 90 fiddly to b\nhull / b, 40, slate green",
+            'bought-masks' => "canopy / frame, 4, sea grey\ncanopy / panes, 8, pane",
+            'liquid-mask' => "hull / a, 40, sea grey, hard 200 to b\nhull / b, 40, slate green",
+            'drying' => "hull / a, 40, sea grey, hard 200 to b, decals\nhull / b, 40, slate green",
+            'sanding' => "hull, 60, sea grey\nwing, 60, sea grey\nwing root: hull + wing, seam, before paint, gap 0.2, 9 long",
             'light-first' => "body / sides, 60, Garnock Rally Bronze, gloss, hard 90 to roof\nbody / roof, 40, Garnock Roof Cream, gloss",
         ];
         $other = "hull / a, 60, sea grey, decals, pin wash, matt, hard 90 to b\nhull / b, 40, Garnock Rally Bronze, gloss\nprop, S, interior dark";
@@ -93,17 +92,39 @@ final class HouseTest extends AppTestCase
                 $area = $this->send('GET', "/api/builds/{$build}/kit")->json('areas.0.id');
                 $this->send('POST', "/api/builds/{$build}/changes", ['title' => 'Dry it warm', 'edits' => [['op' => 'add', 'list' => 'inserted', 'value' => ['id' => self::ulid(3), 'operation' => 'cabinet', 'targets' => [$area], 'title' => 'Into the cabinet overnight']]]], ['If-Match' => '"2"'])->assertCreated();
             }
-            $plans = [];
-            foreach ($question->positions as $position) {
-                $revision = (int) Build::query()->findOrFail($build)->revision;
-                $this->send('POST', "/api/builds/{$build}/changes", ['title' => $position->title, 'edits' => [['op' => 'house', 'list' => $id, 'value' => $position->id]]], ['If-Match' => "\"{$revision}\""])->assertCreated();
-                $plan = $this->send('GET', "/api/builds/{$build}/plan")->json();
-                $sheet = $this->send('GET', "/api/builds/{$build}/sheet?minutes=720")->json('steps');
-                self::assertSame([], array_values(array_filter($plan['findings'], static fn (array $f): bool => $f['severity'] === 'stop')), "{$id}: {$position->id} stops");
-                self::assertNotSame(0, $plan['stepsLeft']);
-                $plans[$position->id] = json_encode([array_map(static fn (array $s): array => [$s['title'], $s['start'], array_column($s['steps'], 'title')], $plan['stages']), $plan['cleaning'], array_column($sheet, 'setUp'), array_column($sheet, 'event')]);
-            }
+            $this->bear($id, $build);
+            $plans = $this->changes($build, $question);
             self::assertCount(count($question->positions), array_unique($plans), "{$id}: two positions make the same plan");
         }
+    }
+
+    /**
+     * What each position changes in a build, which must not be a stop.
+     *
+     * @return array<string, string> by position
+     */
+    private function changes(string $build, HouseQuestion $question): array
+    {
+        $changes = [];
+        foreach ($question->positions as $position) {
+            $preview = $this->send('POST', "/api/builds/{$build}/preview", ['edits' => [['op' => 'house', 'list' => $question->id, 'value' => $position->id]]])->assertOk()->json('preview');
+            self::assertSame([], array_filter($preview['findingsNew'], static fn (array $f): bool => $f['severity'] === 'stop'), "{$question->id}: {$position->id} stops");
+            $changes[$position->id] = (string) json_encode($preview);
+        }
+
+        return $changes;
+    }
+
+    /** What a question needs beside the lines of its build: a pinned medium, a round that found something. */
+    private function bear(string $question, string $build): void
+    {
+        $areas = $this->send('GET', "/api/builds/{$build}/kit")->json('areas');
+        $change = fn (string $title, array $edit): mixed => $this->send('POST', "/api/builds/{$build}/changes", ['title' => $title, 'edits' => [$edit]], ['If-Match' => '"2"'])->assertCreated();
+        match ($question) {
+            'liquid-mask' => $change('Liquid', ['op' => 'add', 'list' => 'pins', 'value' => ['id' => self::ulid(4), 'operation' => 'mask', 'medium' => 'liquid-mask']]),
+            'patterns' => $change('Film', ['op' => 'add', 'list' => 'pins', 'value' => ['id' => self::ulid(4), 'operation' => 'mask', 'medium' => 'cut-film']]),
+            'low-spot' => $this->send('POST', "/api/builds/{$build}/events", ['id' => self::ulid(5), 'kind' => 'done', 'operation' => 'inspect', 'purpose' => 'prime', 'found' => 3, 'targets' => [$areas[0]['id']], 'at' => '2026-03-03T18:00:00Z'])->assertSuccessful(),
+            default => null,
+        };
     }
 }

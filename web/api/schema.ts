@@ -1738,6 +1738,7 @@ export interface components {
             cabinetC?: number | null;
             potLifeMinutes?: number | null;
             blownOff?: boolean;
+            hardened?: boolean;
             takesBack?: components["schemas"]["Id"] | null;
             stepKey?: string | null;
             note?: string | null;
@@ -1765,6 +1766,7 @@ export interface components {
             cabinetC?: number | null;
             potLifeMinutes?: number | null;
             blownOff?: boolean;
+            hardened?: boolean;
             takesBack?: components["schemas"]["Id"] | null;
             stepKey?: string | null;
             note?: string | null;
@@ -1788,6 +1790,8 @@ export interface components {
             button: string;
             technique: string;
             setUp: components["schemas"]["SetUp"] | null;
+            /** @description How it is done by the house rules. */
+            manner: string[];
             why: string[];
             dontTouch: string[];
             cautions: string[];
@@ -2232,6 +2236,11 @@ export interface components {
             added: string[];
             gone: string[];
             moved: number;
+            /** @description Steps that stay but are done in another manner, and how many of them. */
+            otherwise: {
+                sentence: string;
+                steps: number;
+            }[];
             findingsGone: components["schemas"]["Said"][];
             findingsNew: components["schemas"]["Said"][];
             finishBefore: components["schemas"]["Instant"] | null;

@@ -78,6 +78,7 @@ function PaperStep({ step, when, said }: { step: Step; when: string; said: Set<s
             <div>
                 <strong>{step.title}</strong>, {step.where}
                 <div className="paper-figures">{figures.join(' · ')}</div>
+                {step.manner.length > 0 && <div className="paper-manner">{step.manner.join(' ')}</div>}
                 {fresh.length > 0 && <div className="paper-caution">{fresh.join(' ')}</div>}
                 {fresh.length === 0 && step.cautions.length > 0 && <div className="paper-caution">Cautions as above.</div>}
             </div>

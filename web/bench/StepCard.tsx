@@ -46,6 +46,7 @@ export function StepCard({ step, sent, closesAt, zone, done, wrong, earlier }: P
                     </dl>
                 )}
                 {step.technique !== '' && <p className="step-how">{step.technique}</p>}
+                {step.manner.length > 0 && <p className="step-manner">{step.manner.join(' ')}</p>}
                 <p className="step-why">
                     <strong>Why now: </strong>
                     {step.why.join(' ')}

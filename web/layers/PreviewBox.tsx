@@ -22,6 +22,11 @@ export function PreviewBox({ fix, preview, apply, close }: Props): ReactElement 
                         {preview.findingsNew.length > 0 && <li>Raises: {titles(preview.findingsNew.map((f) => f.title))}</li>}
                         {preview.added.length > 0 && <li>Adds: {titles(preview.added)}</li>}
                         {preview.gone.length > 0 && <li>Drops: {titles(preview.gone)}</li>}
+                        {preview.otherwise.slice(0, 3).map((o) => (
+                            <li key={o.sentence}>
+                                {o.sentence} On {o.steps === 1 ? '1 step' : `${o.steps} steps`}.
+                            </li>
+                        ))}
                         {preview.moved > 0 && <li>Moves {preview.moved === 1 ? '1 step' : `${preview.moved} steps`} in time</li>}
                         <li>{finish(preview)}</li>
                     </ul>

@@ -10,6 +10,7 @@ use AmberStep\Core\Plan\Constraint;
 use AmberStep\Core\Plan\GunCare;
 use AmberStep\Core\Plan\Hold;
 use AmberStep\Core\Plan\HoldKind;
+use AmberStep\Core\Plan\Manner;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Plan\PlannedStep;
 use AmberStep\Core\Plan\Step;
@@ -55,6 +56,7 @@ final class StepPresenter
             'coat' => $step->coatKind?->value,
             'button' => Words::button($step),
             'technique' => Words::technique($step),
+            'manner' => Manner::of($step, $plan->context),
             'setUp' => self::setUp($step, $plan),
             'why' => self::why($planned, $plan),
             'dontTouch' => self::dontTouch($step, $plan),

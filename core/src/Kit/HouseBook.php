@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Kit;
 
-/** Handbook 5: where good modellers disagree, as far as it bears on a plan of layers. */
+/** Handbook 5: where good modellers disagree, as far as it bears on the plan and on how its steps are done. */
 final class HouseBook
 {
     private const BOOK = [
@@ -22,6 +22,15 @@ final class HouseBook
             'one' => ['One', 'The first look finds most of it.'],
             'none' => ['None', 'For a quick build that is seen from an arm away.'],
         ]],
+        'low-spot' => ['A low spot in primer?', 'the remedy after a look that found something', [
+            'fill' => ['Fill it', 'The surface round it stays as it is; the filler has to set first.'],
+            'sand-down' => ['Sand the rest down to it', 'Nothing to set and nothing that shrinks; detail round it goes with it.'],
+        ]],
+        'sanding' => ['Sand dry or wet?', 'cutting and flatting steps, dust', [
+            'dry-then-wet' => ['Dry, wet for the last', 'Dry shows what is left to cut; wet takes the last scratches out.'],
+            'wet' => ['Wet throughout', 'No dust and the paper lasts; the piece has to dry before it can be judged.'],
+            'dry' => ['Dry', 'The surface can be read at every stroke; the dust wants a mask and a wipe.'],
+        ]],
         'panes' => ['Panes: glue or mask first?', 'order of gluing and masking, glue', [
             'glue-then-mask' => ['Glue, then mask', 'The frame is painted with the hull and the joint closes under paint.'],
             'mask-first' => ['Mask first, attach with white glue', 'No cement near a pane, and a spoilt one comes off again.'],
@@ -34,6 +43,18 @@ final class HouseBook
             'label' => ['As the label says', 'It covers in the coats the label promises.'],
             'thinner' => ['Thinner, one coat more, lower pressure', 'Finer edges and no grain, for a coat more of waiting.'],
         ]],
+        'hardener' => ['Hardener in enamel?', 'waits, pot life, cleaning', [
+            'no' => ['No', 'It keeps in the jar and can be touched up for years.'],
+            'yes' => ['Yes', 'Tape in a day instead of two; what is mixed is dead in hours.'],
+        ]],
+        'pouring' => ['What goes into the cup first?', 'order in the cup', [
+            'thinner-first' => ['Thinner', 'No thick paint sits in the nozzle where the brush does not reach.'],
+            'paint-first' => ['Paint', 'The paint is measured in a dry cup, and thinned until it runs right.'],
+        ]],
+        'lid' => ['Cup lid?', 'how the level is watched', [
+            'off' => ['Off, to watch the level', 'A pass is never begun with less than it needs.'],
+            'on' => ['On', 'Nothing spills and nothing dries; look before every pass.'],
+        ]],
         'light-first' => ['Light or dark first?', 'order of the colours', [
             'by-cost' => ['By what it costs', 'Metallics and what wants a ground of its own first: their overspray is the dearest to hide. Then light before dark.'],
             'always' => ['Always light first', 'One order to remember, whatever has to be capped for it.'],
@@ -42,6 +63,28 @@ final class HouseBook
             'held-off' => ['To scale: rolled putty or paper held off', 'The soft edge is as wide as the scale wants, everywhere.'],
             'taped' => ['Taped hard', 'Clean and quick, right where the subject was taped.'],
             'freehand' => ['Freehand', 'The liveliest edge; the gun must be set fine.'],
+        ]],
+        'cover' => ['What covers the field behind an edge?', 'mask medium, minutes, longest stay', [
+            'paper-tape' => ['Paper and tape', 'Quick, cheap, and it may stay for a week.'],
+            'rubber-cement' => ['Rubber cement', 'It follows any shape; off within a day, tried on oil and lacquer.'],
+            'film' => ['Film all over', 'One sheet, cut along the line on the model: no step between edge and cover.'],
+        ]],
+        'patterns' => ['Fine patterns in film?', 'how small masks are laid', [
+            'on-model' => ['Weed on the model', 'The film keeps its shape until it lies; small pieces do not stretch.'],
+            'on-sheet' => ['Weed on the sheet', 'Cutting and weeding are done at the desk; each piece is laid by itself.'],
+        ]],
+        'bought-masks' => ['Masks of bought sets?', 'masks of panes', [
+            'tack-off' => ['Tack taken off on the hand', 'A new mask holds harder than young paint and glued panes.'],
+            'as-they-come' => ['As they come', 'The edge is tightest when its glue is fresh.'],
+        ]],
+        'liquid-mask' => ['Liquid mask?', 'minutes of masking', [
+            'brush' => ['Brush', 'It goes where it is put.'],
+            'spray' => ['Spray', 'A large field in one go; the line is cut afterwards, and the gun washed at once.'],
+        ]],
+        'insignia' => ['Insignia?', 'steps and layers of markings', [
+            'decals' => ['Decals', 'Sharp and complete out of the water; they want gloss under and over them.'],
+            'masks' => ['Paint masks', 'No film and no silvering; each colour is masked and sprayed.'],
+            'mixed' => ['Paint the large, decal the small', 'Paint where a decal would fold, decals where a mask would tear.'],
         ]],
         'barrier' => ['What goes under a wash?', 'layers', [
             'gloss' => ['Gloss', 'The wash runs along the line and wipes off the panel.'],
@@ -68,9 +111,23 @@ final class HouseBook
             '40' => ['40 °C', 'For clear parts, resin and a thermometer one does not trust.'],
             'none' => ['No cabinet', 'Nothing warps in a room.'],
         ]],
+        'drying' => ['Where does paint dry?', 'waits before masking, decals and polish', [
+            'room' => ['In the room', 'Nothing to warp, nothing to watch.'],
+            'box-then-cabinet' => ['Closed box for a night, then the cabinet', 'No dust while it is soft, and solvent leaves before the heat can blister it.'],
+            'cabinet' => ['Cabinet as soon as it may', 'The shortest evenings; mind the plastic and what is masked.'],
+            'warm-place' => ['A warm place, 28 °C', 'Half the wait of a cool room with nothing that can burn.'],
+        ]],
         'gun' => ['How is the gun cleaned?', 'cleaning steps', [
             'rinse' => ['Rinse until clear, strip now and then', 'Every strip wears needle and packing.'],
             'strip-evening' => ['Strip every evening', 'Nothing is ever left to dry in the nozzle.'],
+        ]],
+        'back-flush' => ['Back-flush the gun?', 'cleaning steps', [
+            'yes' => ['Yes', 'It lifts what sits behind the needle into the cup.'],
+            'no' => ['No', 'It blows paint past the packing; clear thinner forward does the same.'],
+        ]],
+        'leftover' => ['Thinned paint left over?', 'what cleaning does with the rest', [
+            'bin' => ['Bin', 'Thinner in the jar shortens its life.'],
+            'jar' => ['Back to its jar, unhardened and clean', 'A mixed shade is worth keeping; a label says how thin it is.'],
         ]],
         'tape-after' => ['When does tape go on?', 'holds before masking', [
             'table' => ['By the table', 'What the family typically needs.'],

@@ -25,14 +25,15 @@ final readonly class Amount
      *
      * @param  float  $cm2  surface to cover
      * @param  float  $filmMicrons  dry film of all coats together
+     * @param  bool  $thinned  at the upper ratio of the family, not at its middle
      */
-    public static function of(float $cm2, float $filmMicrons, Family $family, bool $smallParts): self
+    public static function of(float $cm2, float $filmMicrons, Family $family, bool $smallParts, bool $thinned = false): self
     {
         $figures = $family->figures();
         $aerosol = $family === Family::Aerosol;
         $transfer = $aerosol ? 0.35 : ($smallParts ? 0.25 : 0.5);
         $neat = $cm2 * $filmMicrons * 1e-4 / ($figures->solidsByVolume * $transfer);
-        $ratio = $figures->thinnerPerPaint->middle();
+        $ratio = $thinned ? $figures->thinnerPerPaint->high : $figures->thinnerPerPaint->middle();
         $mix = $aerosol ? $neat : max(self::LEAST_IN_THE_CUP_ML, $neat * (1 + $ratio) + self::KEPT_BY_THE_GUN_ML);
 
         return new self($cm2, $filmMicrons, $figures->solidsByVolume, $transfer, $ratio, $neat, $mix);

@@ -32,7 +32,7 @@ final class GunCare
         $last = $surface->lastSprayed();
         $product = $shelf->find($last[0] ?? null);
         if ($last !== null && $product !== null && $nowEpoch - $last[1] < self::CLEANED_UNSAID) {
-            $this->dirty = [$product, $last[1], $breakdown->pieceAt($last[2])->id ?? ''];
+            $this->dirty = [$last[3] === Family::HardenedEnamel ? $product->hardened() : $product, $last[1], $breakdown->pieceAt($last[2])->id ?? ''];
         }
     }
 

@@ -38,7 +38,7 @@ final class LayerPlanner
     public function layers(array $areas, Piece $piece): array
     {
         $primer = $this->primer($areas, $piece);
-        $decals = self::any($areas, static fn (Area $a): bool => $a->intent->decals);
+        $decals = ! $this->house->says('insignia', 'masks') && self::any($areas, static fn (Area $a): bool => $a->intent->decals);
         $pinWash = self::any($areas, static fn (Area $a): bool => $a->intent->wash === WashKind::Pin);
         $wash = self::any($areas, static fn (Area $a): bool => $a->intent->wash !== null);
         $out = [];
@@ -49,13 +49,17 @@ final class LayerPlanner
             if ($colour !== null) {
                 $stack->add(Operation::Colour, (string) $area->intent->colour, $colour, $colour->coats() + ($this->isThinned($colour) ? 1 : 0), CoatKind::Mist, CoatKind::Light);
             }
+            if ($colour !== null && $area->intent->decals && ! $this->house->says('insignia', 'decals')) {
+                // In a paint of the family below; which shades they are the sheet of markings says.
+                $stack->add(Operation::Insignia, 'all', $colour, 2, CoatKind::Mist, CoatKind::Light);
+            }
             $glossy = $colour?->sheen?->isGlossy() === true;
             $melts = $wash && $colour !== null && self::melts($colour, $this->choice->wash());
             if (($decals || $pinWash) && (! $glossy || $melts)) {
                 $gloss = $this->choice->varnish(Sheen::Gloss, $stack->rows(), $wash);
                 $stack->add(Operation::Gloss, 'all', $gloss, 2, CoatKind::Light, CoatKind::Wet);
             }
-            if ($area->intent->decals) {
+            if ($decals && $area->intent->decals) {
                 $stack->decal();
             }
             if ($decals && $wash) {

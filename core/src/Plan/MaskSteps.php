@@ -118,7 +118,7 @@ final readonly class MaskSteps
 
     /**
      * The medium its edges to what is sprayed later ask for: putty for soft ones, vinyl tape round tight hard
-     * ones, else paper tape.
+     * ones, else paper tape; film over all of it where the house rule has no other cover.
      *
      * @param  list<string>  $ids
      * @param  list<string>  $later
@@ -138,6 +138,7 @@ final readonly class MaskSteps
         return match (true) {
             $soft && ! $hard && $this->house->says('camouflage', 'freehand') => Medium::HeldCard,
             $soft && ! $hard && $this->house->says('camouflage', 'held-off') => Medium::Putty,
+            ! $soft && $this->house->says('cover', 'film') => Medium::CutFilm,
             $tight => Medium::VinylTape,
             default => Medium::PaperTape,
         };

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Plan;
 
+use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Spray\SetUp;
@@ -11,7 +12,7 @@ use AmberStep\Core\Spray\SetUp;
 /** Hands-on minutes (handbook 2). */
 final class Minutes
 {
-    public static function of(Step $step, Kit $kit): float
+    public static function of(Step $step, Kit $kit, HouseRules $house = new HouseRules): float
     {
         return match ($step->operation) {
             Operation::Mount => 1,
@@ -25,7 +26,7 @@ final class Minutes
             Operation::MaskFaces => 0.5,
             Operation::PinWash, Operation::Filter => max(2, 0.2 * self::cm2($step, $kit)),
             Operation::Polish => max(5, 0.3 * self::cm2($step, $kit)),
-            Operation::Mask => self::mask($step, $kit),
+            Operation::Mask => self::mask($step, $kit, $house),
             Operation::Unmask => 0.5 * count($step->targets),
             Operation::Flat, Operation::Abrade, Operation::Scrape => 10,
             Operation::Rinse => 5,
@@ -38,18 +39,26 @@ final class Minutes
         };
     }
 
-    private static function mask(Step $step, Kit $kit): float
+    /** Scoring a liquid mask, min per cm of edge (handbook 2): all the edge costs where the mask itself is sprayed on. */
+    private const SCORING = 0.2;
+
+    private static function mask(Step $step, Kit $kit, HouseRules $house): float
     {
         $medium = $step->medium ?? Medium::PaperTape;
+        $sprayed = $medium === Medium::LiquidMask && $house->says('liquid-mask', 'spray');
         $minutes = 0.0;
         foreach ($kit->edges as $edge) {
             if (count(array_intersect($edge->areas, $step->targets)) === 1) {
-                $minutes += $edge->mm / 10 * $medium->minutesPerCm($edge->curve->value);
+                $minutes += $edge->mm / 10 * ($sprayed ? self::SCORING : $medium->minutesPerCm($edge->curve->value));
             }
         }
 
-        // The field behind the edge is covered at 0.05 min per cm².
-        return max(1, $minutes + 0.05 * self::cm2($step, $kit));
+        // The field behind the edge is covered at 0.05 min per cm²; a film is its own cover; a sprayed mask is one pass and a rinse.
+        return max(1, $minutes + match (true) {
+            $sprayed => 1 + 5,
+            $medium === Medium::CutFilm && $house->says('cover', 'film') => 0,
+            default => 0.05 * self::cm2($step, $kit),
+        });
     }
 
     private static function cm2(Step $step, Kit $kit): float

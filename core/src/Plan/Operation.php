@@ -26,6 +26,7 @@ enum Operation: string
     case Barrier = 'barrier';
     case Colour = 'colour';
     case Unmask = 'unmask';
+    case Insignia = 'insignia';
     case Gloss = 'gloss';
     case Decal = 'decal';
     case Seal = 'seal';
@@ -46,7 +47,7 @@ enum Operation: string
     public function sprays(): bool
     {
         return match ($this) {
-            self::InsideColour, self::Prime, self::Preshade, self::Ground, self::Barrier, self::Colour, self::Gloss, self::Seal, self::Final => true,
+            self::InsideColour, self::Prime, self::Preshade, self::Ground, self::Barrier, self::Colour, self::Insignia, self::Gloss, self::Seal, self::Final => true,
             default => false,
         };
     }

@@ -11,7 +11,7 @@ use AmberStep\Core\Log\Surface;
 final class Progress
 {
     /** What is past once a later layer lies on the area: nobody goes back to it. */
-    private const OVERTAKEN = [Operation::Wash, Operation::Abrade, Operation::TouchUp, Operation::Inspect, Operation::Mount, Operation::MaskFaces, Operation::InsideColour, Operation::Prime, Operation::Preshade, Operation::Ground, Operation::Barrier, Operation::Colour, Operation::Gloss, Operation::Decal, Operation::Seal, Operation::PinWash, Operation::Filter, Operation::Final];
+    private const OVERTAKEN = [Operation::Wash, Operation::Abrade, Operation::TouchUp, Operation::Inspect, Operation::Mount, Operation::MaskFaces, Operation::InsideColour, Operation::Prime, Operation::Preshade, Operation::Ground, Operation::Barrier, Operation::Colour, Operation::Insignia, Operation::Gloss, Operation::Decal, Operation::Seal, Operation::Cabinet, Operation::PinWash, Operation::Filter, Operation::Final];
 
     /** @var array<string, int> highest rank of a layer that is there, by "area/phase" */
     private array $reached = [];
@@ -63,7 +63,10 @@ final class Progress
             return $state->isClean() || $this->pieceIsPainted($step);
         }
 
-        return $state->count($step->operation, $step->counted()) >= $step->n || $this->overtaken($step, $area);
+        // Once masked or taken to the next thing, it is not put into the warm for the last.
+        $passed = $step->operation === Operation::Cabinet && ($state->isMasked() || $state->count(Operation::Decal, 'all') > 0 && $step->counted() === 'decal' || $state->count(Operation::Polish, 'all') > 0);
+
+        return $passed || $state->count($step->operation, $step->counted()) >= $step->n || $this->overtaken($step, $area);
     }
 
     private function overtaken(Step $step, string $area): bool

@@ -39,6 +39,7 @@ final class Rank
             Operation::Colour => self::COLOURS + self::PER_COLOUR * $colour + 5,
             Operation::Unmask => self::AFTER_COLOURS,
             Operation::TouchUp => self::AFTER_COLOURS + 15,
+            Operation::Insignia => self::AFTER_COLOURS + 17,
             Operation::Gloss => self::AFTER_COLOURS + 20,
             Operation::Decal => self::AFTER_COLOURS + 30,
             Operation::Seal => self::AFTER_COLOURS + 40,

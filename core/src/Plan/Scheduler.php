@@ -73,7 +73,7 @@ final class Scheduler
         while ($candidates !== []) {
             [$key, $at] = $this->next($candidates, $now);
             $step = $candidates[$key];
-            $minutes = Minutes::of($step, $this->context->kit);
+            $minutes = Minutes::of($step, $this->context->kit, $this->context->house);
             if ($this->gun->isDueBefore($step, $at, $minutes)) {
                 $now = $this->clean($now, $step, $at);
 
@@ -201,7 +201,7 @@ final class Scheduler
             }
         }
 
-        return $this->calendar->earliestFit($from, Minutes::of($step, $this->context->kit));
+        return $this->calendar->earliestFit($from, Minutes::of($step, $this->context->kit, $this->context->house));
     }
 
     private function closes(Step $step, int $now): ?int

@@ -25,6 +25,7 @@ final readonly class Step
      * @param  string  $phase  id of the joint the areas must be finished before; empty in the main phase
      * @param  int  $rank  place in the trade's order, for ties
      * @param  bool  $thinned  sprayed thinner than the label says, at lower pressure
+     * @param  float|null  $cabinetC  how warm it dries, where the step is to put it there
      * @param  WaitKind|null  $waitsFor  a state all targets must have reached first
      */
     public function __construct(
@@ -48,6 +49,7 @@ final readonly class Step
         public ?Inserted $inserted = null,
         public ?Fault $fault = null,
         public bool $thinned = false,
+        public ?float $cabinetC = null,
     ) {
         $this->key = "{$target}/{$operation->value}/{$purpose}/{$n}";
     }
@@ -88,6 +90,6 @@ final readonly class Step
      */
     public function on(array $targets): self
     {
-        return new self($this->target, $this->operation, $this->purpose, $this->n, $this->of, $this->pieceId, $targets, $this->rank, $this->position, $this->phase, $this->jointId, $this->product, $this->coatKind, $this->medium, $this->title, $this->waitsFor, $this->waitFactor, $this->inserted, $this->fault, $this->thinned);
+        return new self($this->target, $this->operation, $this->purpose, $this->n, $this->of, $this->pieceId, $targets, $this->rank, $this->position, $this->phase, $this->jointId, $this->product, $this->coatKind, $this->medium, $this->title, $this->waitsFor, $this->waitFactor, $this->inserted, $this->fault, $this->thinned, $this->cabinetC);
     }
 }

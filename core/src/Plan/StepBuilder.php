@@ -8,6 +8,7 @@ use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Surface;
+use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
 
 /** Makes all steps of a build, done or not: what there is to do does not depend on what was done. */
@@ -68,6 +69,7 @@ final class StepBuilder
             if ($phase === '') {
                 $masks->bare($this->steps, $piece);
                 $this->inspections($piece, $areas);
+                (new DryingSteps($this->house))->add($this->steps, $piece, array_map(static fn (Area $a): string => $a->id, $areas));
             }
         }
     }
@@ -164,10 +166,16 @@ final class StepBuilder
             $this->steps->add(new Step(
                 $piece->id, $wanted->operation, $purpose, $n, $wanted->coats, $piece->id, $ids,
                 Rank::of($wanted->operation, $phase, $colour), $piece->position, $phase,
-                product: $wanted->product, coatKind: $wanted->operation->leavesLayer() ? $wanted->kind($n) : null,
+                product: $this->asMixed($wanted), coatKind: $wanted->operation->leavesLayer() ? $wanted->kind($n) : null,
                 thinned: $wanted->operation === Operation::Colour && $this->layers->isThinned($wanted->product),
             ));
         }
+    }
+
+    /** Enamel with its hardener in, where the house rule asks for it; a wash is worked for hours and has none. */
+    private function asMixed(Wanted $wanted): ?Product
+    {
+        return $wanted->operation->sprays() && $this->house->says('hardener', 'yes') ? $wanted->product?->hardened() : $wanted->product;
     }
 
     /**
@@ -224,7 +232,11 @@ final class StepBuilder
                 continue;
             }
             $rank = Rank::of(Operation::Inspect);
-            $this->steps->add(new Step($piece->id, Operation::Flat, 'round', $round, $round, $piece->id, $ids, $rank + $round, $piece->position, title: "Cut back and spot prime the {$found} found in round {$round}"));
+            $fills = $this->house->says('low-spot', 'fill');
+            if ($fills) {
+                $this->steps->add(new Step($piece->id, Operation::Fill, 'round', $round, $round, $piece->id, $ids, $rank + $round - 1, $piece->position, title: "Fill what is low of the {$found} found in round {$round}"));
+            }
+            $this->steps->add(new Step($piece->id, Operation::Flat, 'round', $round, $round, $piece->id, $ids, $rank + $round, $piece->position, title: $fills ? "Cut back and spot prime the {$found} found in round {$round}" : "Sand down to the level of the {$found} found in round {$round}, spot prime"));
             $round++;
             $this->steps->add(new Step($piece->id, Operation::Inspect, 'prime', $round, $round, $piece->id, $ids, $rank + $round, $piece->position));
         }

@@ -6,6 +6,7 @@ namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\EventKind;
+use AmberStep\Core\Material\Family;
 
 /** The event that says a step was done. */
 final class StepEvent
@@ -24,7 +25,8 @@ final class StepEvent
             $id, $kind, $atEpoch, $recordedEpoch, $step->targets, $step->operation, $step->purpose,
             product: $step->product?->id, coatKind: $step->coatKind, medium: $step->medium,
             wipe: $step->inserted?->wipe, found: $step->operation === Operation::Inspect ? 0 : null,
-            cabinetC: $step->operation === Operation::Cabinet ? ($step->inserted->cabinetC ?? 45.0) : null, stepKey: $step->key,
+            cabinetC: $step->operation === Operation::Cabinet ? ($step->cabinetC ?? $step->inserted->cabinetC ?? 45.0) : null,
+            hardened: $step->product?->family === Family::HardenedEnamel, stepKey: $step->key,
         );
     }
 
@@ -44,6 +46,6 @@ final class StepEvent
             return null;
         }
 
-        return new Step($piece->id, $operation, $event->purpose, 1, 1, $piece->id, $event->targets, 0, 0, product: $product, coatKind: $event->coatKind, medium: $event->medium);
+        return new Step($piece->id, $operation, $event->purpose, 1, 1, $piece->id, $event->targets, 0, 0, product: $event->hardened ? $product?->hardened() : $product, coatKind: $event->coatKind, medium: $event->medium);
     }
 }

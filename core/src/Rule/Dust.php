@@ -20,7 +20,8 @@ final class Dust implements OrdersHolds
 
     public function holds(Step $step, World $world): iterable
     {
-        if (! $step->operation->sands()) {
+        // Wet, the dust stays in the water (house rule).
+        if (! $step->operation->sands() || $world->house->says('sanding', 'wet')) {
             return;
         }
         $known = [];

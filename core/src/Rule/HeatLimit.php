@@ -18,6 +18,9 @@ use AmberStep\Core\Plan\World;
 /** A cabinet above the plastic's limit warps it; wet solvent in the warm burns. */
 final class HeatLimit implements Judges, OrdersHolds
 {
+    /** Seconds in the closed box before the heat: a night. */
+    private const NIGHT = 8 * 3600;
+
     public function id(): string
     {
         return 'heat-limit';
@@ -33,7 +36,9 @@ final class HeatLimit implements Judges, OrdersHolds
             $top = $state->top();
             if ($top?->product !== null) {
                 $wait = $world->waits->of($top, WaitKind::TouchDry, $state);
-                yield new Hold(HoldKind::Touch, $target, $wait->fromEpoch, $wait->untilEpoch + 3600 * self::hoursMore($top->product->family), $this->id(), 'solvent still leaving '.$top->word(), $wait);
+                $until = $wait->untilEpoch + 3600 * self::hoursMore($top->product->family);
+                $box = $step->cabinetC !== null && $world->house->says('drying', 'box-then-cabinet') ? $wait->fromEpoch + self::NIGHT : 0;
+                yield new Hold(HoldKind::Touch, $target, $wait->fromEpoch, max($until, $box), $this->id(), 'solvent still leaving '.$top->word(), $wait);
             }
         }
     }

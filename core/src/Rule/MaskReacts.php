@@ -11,6 +11,7 @@ use AmberStep\Core\Material\Below;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Material\Substrate;
 use AmberStep\Core\Material\WaitKind;
+use AmberStep\Core\Plan\Manner;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
 use AmberStep\Core\Plan\Step;
@@ -31,25 +32,29 @@ final class MaskReacts implements Judges
                 continue;
             }
             foreach ($step->targets as $area) {
-                $why = $this->why($outlook, $area, $step->medium, $planned->startEpoch);
+                $cover = Manner::coversWith($step, $outlook->context->house);
+                $medium = $step->medium;
+                $why = $this->why($outlook, $area, $medium, $planned->startEpoch);
+                if ($why === null && $cover !== null) {
+                    [$medium, $why] = [$cover, $this->why($outlook, $area, $cover, $planned->startEpoch)];
+                }
                 if ($why !== null) {
-                    yield $this->finding($outlook, $step, $why);
+                    yield $this->finding($outlook, $step, $medium, $why);
                     break;
                 }
             }
         }
     }
 
-    private function finding(Outlook $outlook, Step $step, string $why): Finding
+    private function finding(Outlook $outlook, Step $step, Medium $medium, string $why): Finding
     {
-        $medium = $step->medium ?? Medium::PaperTape;
         $key = (new Finding($this->id(), Severity::Think, '', '', [$step->pieceId, ...$step->targets]))->key;
         $piece = $step->pieceId;
         $purpose = $step->counted();
 
         return new Finding($this->id(), Severity::Think, ucfirst($medium->word()).' was never tried on this', $why, [$piece, ...$step->targets], [$step->key], [
             Say::look($outlook, $key, [$step->targets[0], ...array_slice($step->targets, 1)], "Try {$medium->word()} on a painted spoon overnight", null, Operation::Test),
-            new Fix('Paper tape instead', [...Stacks::unpins($outlook->context, Operation::Mask, $purpose, $piece, $step->targets), Edit::pin(new Pin(Id::from('tried', $step->key), Operation::Mask, $piece, $purpose, medium: Medium::PaperTape))]),
+            $step->medium !== $medium ? new Fix('Cover it with paper', [Edit::house('cover', 'paper-tape')]) : new Fix('Paper tape instead', [...Stacks::unpins($outlook->context, Operation::Mask, $purpose, $piece, $step->targets), Edit::pin(new Pin(Id::from('tried', $step->key), Operation::Mask, $piece, $purpose, medium: Medium::PaperTape))]),
         ]);
     }
 

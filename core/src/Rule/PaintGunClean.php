@@ -37,6 +37,7 @@ final class PaintGunClean implements Rule
         return match (true) {
             $last->isMetallic() => [Operation::Strip, 'Flakes stay in needle and nozzle: the gun is stripped after a metallic.'],
             $evening && $house->says('gun', 'strip-evening') => [Operation::Strip, 'By your house rule the gun is stripped every evening.'],
+            $last->family === Family::HardenedEnamel => [Operation::Rinse, 'Hardened enamel sets in the gun: it comes out before its pot life ends.'],
             $last->family === Family::TwoPart => [Operation::Rinse, 'Two-part paint sets in the gun: it comes out before its pot life ends.'],
             $evening => [Operation::Rinse, 'Nothing more is sprayed this evening: paint that dries in the gun comes back as specks.'],
             $next->id === $last->id => [Operation::Rinse, 'The next coat is too far off: paint that stands in the gun dries at the tip.'],

@@ -27,7 +27,7 @@ final readonly class RuleBook
     public static function ofTheTrade(): self
     {
         return new self([
-            new AcrylicWashStays, new CoarsePrimerCut, new Dust, new EdgeFitsScale, new FilmBudget, new FirstCoatMist, new FixRunsHard,
+            new AcrylicWashStays, new CoarsePrimerCut, new Dust, new EdgeFitsScale, new FillerSet, new FilmBudget, new FirstCoatMist, new FixRunsHard,
             new HiddenLight, new MaskInHeat, new MaskReacts, new PaintGunClean, new PlasticBleeds, new PreshadeShows,
             new PrimerOnColouredPlastic, new TestFirst, new TestOnTheRightSurface, new ThinnerFits, new VinylTouches,
             new BarrierBeforeWash, new BlockedByAssembly, new ClearGlueThenMask, new ClearInsideFirst, new ClearThenWait,

@@ -36,7 +36,8 @@ final class TapeSafe implements Judges, OrdersHolds
 
     public function holds(Step $step, World $world): iterable
     {
-        if ($step->operation !== Operation::Mask || $step->medium === Medium::HeldCard) {
+        $masks = $step->operation === Operation::Mask && $step->medium !== Medium::HeldCard;
+        if (! $masks && ! ($step->operation === Operation::Insignia && $step->n === 1)) {
             return;
         }
         foreach ($step->targets as $target) {

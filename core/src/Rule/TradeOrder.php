@@ -33,6 +33,8 @@ final class TradeOrder implements OrdersSteps
                         yield $other->rank < $step->rank ? Say::must($other, $step, $this, 'The gates are touched up once the colour is on.') : Say::must($step, $other, $this, 'Clear coats go over the touched-up gates.');
                     }
                 }
+            } elseif ($step->operation === Operation::Cabinet && ! $step->isRemedy()) {
+                yield from $this->drying($context, $step);
             } elseif ($step->operation === Operation::Attach && $step->inserted === null) {
                 yield from $this->attach($context, $step);
             } elseif ($step->isRemedy()) {
@@ -55,6 +57,21 @@ final class TradeOrder implements OrdersSteps
                 ? "Coat {$above->n} goes on coat {$below->n}."
                 : ucfirst($above->operation->word())." goes on {$below->operation->word()}.";
             yield Say::must($below, $above, $this, $sentence);
+        }
+    }
+
+    /** @return iterable<\AmberStep\Core\Plan\Constraint> */
+    private function drying(Context $context, Step $cabinet): iterable
+    {
+        foreach ($context->steps->ofPiece($cabinet->pieceId) as $step) {
+            if ($step->isRemedy() || $step->phase !== '' || $step->jointId !== null || $step->operation === Operation::Cabinet) {
+                continue;
+            }
+            if ($step->rank > $cabinet->rank) {
+                yield Say::must($cabinet, $step, $this, 'It dries warm before it is handled again (house rule).');
+            } elseif ($step->operation->leavesLayer() || $step->operation === Operation::Unmask) {
+                yield Say::must($step, $cabinet, $this, 'It goes into the warm once the coat is on.');
+            }
         }
     }
 

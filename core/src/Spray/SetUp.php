@@ -44,7 +44,7 @@ final readonly class SetUp
         }
         // Wider than the spray, about 30 mm square, or small: half as much arrives.
         $small = $largest < 9;
-        $amount = Amount::of($area, $coat->filmMicrons($figures->referenceFilmMicrons), $family, $small);
+        $amount = Amount::of($area, $coat->filmMicrons($figures->referenceFilmMicrons), $family, $small, $step->thinned);
         if ($family === Family::Aerosol) {
             return new self('from the can', 'none', null, [20, 25], null, $coat, $amount);
         }
@@ -60,7 +60,7 @@ final readonly class SetUp
             default => [[8.0, 12.0], 0.35, $step->thinned ? $figures->pressureBar->low : $figures->pressureBar->middle()],
         };
 
-        return new self(self::ratioOf($step->thinned ? $figures->thinnerPerPaint->high : $figures->thinnerPerPaint->middle()), $figures->thinner, $task[2], $task[0], $task[1], $coat, $amount);
+        return new self(self::ratioOf($amount->thinnerPerPaint), $figures->thinner, $task[2], $task[0], $task[1], $coat, $amount);
     }
 
     /** Minutes of spraying: mix / flow, and one for the piece. */

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace AmberStep\Core\Tests\Kit;
 
 use AmberStep\Core\Material\CoatKind;
+use AmberStep\Core\Plan\Manner;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Plan\PlannedStep;
+use AmberStep\Core\Plan\StepEvent;
 use AmberStep\Core\Plan\Words;
 use AmberStep\Core\Spray\SetUp;
 use AmberStep\Core\Tests\Support\Build;
@@ -159,6 +161,168 @@ final class HouseEffectsTest extends TestCase
         $clear = $plan->final->area($this->id('side'))->layers;
 
         self::assertGreaterThanOrEqual(40.0, $clear[count($clear) - 1]->filmMicrons(), 'handbook 4, Film: at least 40 µm');
+    }
+
+    public function test_hardener_shortens_the_waits_of_coats_that_had_it_and_of_no_others(): void
+    {
+        $kit = ['parts' => ['hull' => 'styrene'], 'colours' => ['brown' => 'enamel brown', 'green' => 'slate green'], 'areas' => ['a' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'brown'], 'b' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'green']], 'edges' => [['a', 'b', 100, 'hard']]];
+        $hours = function (array $house, array $coat) use ($kit): float {
+            $build = new Build(['now' => '2026-03-02 20:00', 'house' => ['primer' => 'never', ...$house], 'kit' => $kit, 'log' => [['at' => '19:00', 'do' => 'colour', 'on' => ['a'], 'for' => 'brown', 'with' => 'enamel brown', 'coat' => 'mist', ...$coat], ['at' => '19:40', 'do' => 'colour', 'on' => ['a'], 'for' => 'brown', 'with' => 'enamel brown', ...$coat]]]);
+            $holds = array_filter($this->first($build->plan(), Operation::Mask)->holds, static fn ($h): bool => $h->rule === 'tape-safe');
+
+            return (max(array_map(static fn ($h): int => $h->untilEpoch, $holds)) - $build->at('19:40')) / 3600;
+        };
+
+        self::assertEqualsWithDelta(48, $hours([], []), 0.02, 'handbook 2: enamel');
+        self::assertEqualsWithDelta(24, $hours(['hardener' => 'yes'], ['hardened' => true]), 0.02, 'hardened enamel');
+        self::assertEqualsWithDelta(48, $hours(['hardener' => 'yes'], []), 0.02, 'a rule changed today hardens nothing that was sprayed before');
+        $step = $this->first($this->plan(['colours' => ['grey' => 'enamel brown']] + self::HULL, ['hardener' => 'yes']), Operation::Colour)->step;
+        self::assertTrue(StepEvent::of($step, '', 0, 0)->hardened);
+    }
+
+    /** @param  array<string, string>  $house */
+    #[DataProvider('dryings')]
+    public function test_paint_dries_where_the_rule_says(array $house, ?float $celsius, float $lastHours): void
+    {
+        $kit = ['colours' => ['grey' => 'sea grey', 'green' => 'slate green'], 'areas' => ['side' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'grey'], 'top' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'green']], 'edges' => [['side', 'top', 100, 'hard']]] + self::HULL;
+        $plan = $this->plan($kit, ['inspection' => 'none', ...$house]);
+        $cabinets = $this->steps($plan, Operation::Cabinet);
+        $first = $this->steps($plan, Operation::Colour)[1];
+        $wait = max(array_map(static fn ($h): int => $h->rule === 'tape-safe' && $h->because !== '' ? $h->untilEpoch : 0, $this->first($plan, Operation::Mask)->holds)) - $first->endEpoch;
+
+        self::assertSame($celsius, $cabinets === [] ? null : $cabinets[0]->step->cabinetC);
+        self::assertEqualsWithDelta($lastHours, $wait / 3600, 1.5);
+        self::assertSame([], $plan->stops());
+    }
+
+    /** Water acrylic is tape-safe after 24 h at 20 °C and 50 %; at 45 °C its air has 12 % RH: a factor of 0.18 x 0.57. */
+    public static function dryings(): iterable
+    {
+        yield 'in the room' => [[], null, 24];
+        yield 'in the cabinet as soon as it may' => [['drying' => 'cabinet'], 45.0, 4];
+        yield 'after a night in a box, which is the next evening' => [['drying' => 'box-then-cabinet'], 45.0, 24];
+        yield 'in a warm place' => [['drying' => 'warm-place'], 28.0, 11.5];
+        yield 'not without a cabinet' => [['drying' => 'cabinet', 'cabinet' => 'none'], null, 24];
+    }
+
+    public function test_what_is_taken_up_again_is_out_of_the_cabinet_and_so_is_what_went_in_with_it(): void
+    {
+        $build = new Build(['now' => '2026-03-02 20:00', 'kit' => ['areas' => ['side' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'grey'], 'keel' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'grey']]] + self::HULL, 'log' => [
+            ['at' => '12:00', 'do' => 'into-cabinet', 'on' => ['side', 'keel'], 'cabinetC' => 45], ['at' => '15:00', 'do' => 'mask', 'on' => ['side'], 'medium' => 'paper-tape'],
+        ]]);
+        $surface = $build->plan()->context->surface;
+
+        foreach (['side', 'keel'] as $area) {
+            self::assertSame($build->at('15:00'), $surface->area($build->id($area))->stays[0]->untilEpoch);
+        }
+    }
+
+    public function test_a_piece_with_masked_panes_never_goes_into_the_warm(): void
+    {
+        $kit = ['parts' => ['hull' => 'styrene', 'glass' => 'clear-styrene'], 'joints' => ['sill' => ['parts' => ['glass', 'hull']]], 'areas' => ['pane' => ['part' => 'glass', 'cm2' => 4], 'side' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'grey', 'decals' => true]]] + self::HULL;
+
+        self::assertSame([], $this->steps($this->plan($kit, ['drying' => 'cabinet']), Operation::Cabinet));
+    }
+
+    /** @param  array<string, string>  $house */
+    #[DataProvider('covers')]
+    public function test_the_field_behind_an_edge_is_covered_as_the_rule_says(array $house, string $medium, float $minutes): void
+    {
+        $kit = ['colours' => ['grey' => 'sea grey', 'green' => 'slate green'], 'areas' => ['side' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'grey'], 'top' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'green']], 'edges' => [['side', 'top', 100, 'hard', 'bent']]] + self::HULL;
+        $mask = $this->first($this->plan($kit, $house), Operation::Mask);
+
+        self::assertSame($medium, $mask->step->medium?->value);
+        self::assertEqualsWithDelta($minutes, $mask->minutes, 1e-9);
+    }
+
+    /** 10 cm of bent edge and 40 cm² of field. */
+    public static function covers(): iterable
+    {
+        yield 'paper and tape' => [[], 'paper-tape', 10 * 0.4 + 40 * 0.05];
+        yield 'film all over' => [['cover' => 'film'], 'cut-film', 10 * 0.3];
+        yield 'rubber cement' => [['cover' => 'rubber-cement'], 'paper-tape', 10 * 0.4 + 40 * 0.05];
+    }
+
+    public function test_rubber_cement_behind_the_edge_is_off_within_a_day_and_tried_on_lacquer(): void
+    {
+        $kit = ['colours' => ['grey' => 'interior dark', 'red' => 'lacquer red'], 'areas' => ['side' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'red'], 'top' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'grey']], 'edges' => [['side', 'top', 100, 'hard']]] + self::HULL;
+        $said = Build::findings($this->plan($kit, ['cover' => 'rubber-cement']));
+
+        self::assertContains('think mask-reacts', $said);
+        self::assertNotContains('think mask-reacts', Build::findings($this->plan($kit)));
+    }
+
+    public function test_a_liquid_mask_is_brushed_or_sprayed_in_its_minutes(): void
+    {
+        $kit = ['colours' => ['grey' => 'sea grey', 'green' => 'slate green'], 'areas' => ['side' => ['part' => 'hull', 'cm2' => 200, 'colour' => 'grey'], 'top' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'green']], 'edges' => [['side', 'top', 100, 'hard']], 'pins' => [['operation' => 'mask', 'medium' => 'liquid-mask']]] + self::HULL;
+
+        self::assertEqualsWithDelta(10 * 0.5 + 200 * 0.05, $this->first($this->plan($kit), Operation::Mask)->minutes, 1e-9);
+        self::assertEqualsWithDelta(10 * 0.2 + 1 + 5, $this->first($this->plan($kit, ['liquid-mask' => 'spray']), Operation::Mask)->minutes, 1e-9, 'scoring, one pass, a rinse');
+    }
+
+    public function test_painted_insignia_take_the_place_of_decals_or_join_them(): void
+    {
+        $kit = ['areas' => ['side' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'grey', 'decals' => true]]] + self::HULL;
+        $made = fn (string $position): array => array_values(array_unique(array_map(static fn (PlannedStep $p): string => $p->step->operation->value, $this->steps($this->plan($kit, ['insignia' => $position]), Operation::Insignia, Operation::Gloss, Operation::Decal))));
+
+        self::assertSame(['gloss', 'decal'], $made('decals'));
+        self::assertSame(['insignia'], $made('masks'));
+        self::assertSame(['insignia', 'gloss', 'decal'], $made('mixed'));
+        $paint = $this->first($this->plan($kit, ['insignia' => 'masks']), Operation::Insignia);
+        self::assertContains('tape-safe', array_map(static fn ($h): string => $h->rule, $paint->holds), 'their masks go on the colour');
+    }
+
+    public function test_a_low_spot_is_filled_and_left_to_set_or_sanded_down_to(): void
+    {
+        $said = ['now' => '2026-03-07 12:00', 'kit' => self::HULL, 'log' => [['at' => '2026-03-01 10:00', 'do' => 'prime', 'on' => ['side'], 'with' => 'grey primer'], ['at' => '2026-03-01 11:00', 'do' => 'prime', 'on' => ['side'], 'with' => 'grey primer'], ['at' => '11:00', 'do' => 'inspect', 'on' => ['side'], 'for' => 'prime', 'found' => 2]]];
+        $filled = (new Build($said))->plan(minutes: null);
+        $sanded = (new Build(['house' => ['low-spot' => 'sand-down']] + $said))->plan(minutes: null);
+
+        self::assertEqualsWithDelta(120, ($this->first($filled, Operation::Flat)->startEpoch - $this->first($filled, Operation::Fill)->endEpoch) / 60, 1, 'putty to 0.15 mm: 2 h at 20 °C');
+        self::assertSame([], $this->steps($sanded, Operation::Fill));
+        self::assertSame('Sand down to the level of the 2 found in round 1, spot prime', $this->first($sanded, Operation::Flat)->step->title);
+    }
+
+    public function test_wet_sanding_throws_no_dust_on_tacky_paint(): void
+    {
+        $said = ['now' => '2026-03-07 12:00', 'kit' => ['parts' => ['hull' => 'styrene', 'fin' => 'styrene', 'tail' => 'styrene'], 'joints' => ['root' => ['parts' => ['fin', 'tail'], 'kind' => 'seam', 'closed' => 'before', 'lengthCm' => 5]]] + self::HULL, 'log' => [['at' => '2026-03-01 10:00', 'do' => 'glue', 'on' => ['root']], ['at' => '11:59', 'do' => 'colour', 'on' => ['side'], 'for' => 'grey', 'with' => 'sea grey']]];
+        $rules = fn (array $house): array => array_map(static fn ($h): string => $h->rule, $this->first((new Build(['house' => $house] + $said))->plan(), Operation::CutBack)->holds);
+
+        self::assertContains('dust', $rules([]));
+        self::assertContains('dust', $rules(['sanding' => 'dry']));
+        self::assertNotContains('dust', $rules(['sanding' => 'wet']));
+    }
+
+    /** @param  array<string, string>  $house */
+    #[DataProvider('manners')]
+    public function test_the_step_says_how_it_is_done(array $house, Operation $operation, string $sentence): void
+    {
+        $build = new Build(['house' => ['primer' => 'never', ...$house], 'kit' => self::HULL]);
+        $plan = $build->plan();
+        $step = $operation->cleansTheGun() ? $plan->cleaning[0]->step : $this->first($plan, $operation)->step;
+
+        self::assertContains($sentence, Manner::of($step, $plan->context));
+    }
+
+    /** 40 cm² of one mist coat, 4 µm, solids 0.3, half of it arrives: 0.107 ml neat, so the least a cup takes, 0.5 ml at 1 : 0.65. */
+    public static function manners(): iterable
+    {
+        yield 'thinner first' => [[], Operation::Colour, 'Into the cup: 0.20 ml thinner, then 0.30 ml paint.'];
+        yield 'paint first' => [['pouring' => 'paint-first'], Operation::Colour, 'Into the cup: 0.30 ml paint, then 0.20 ml thinner.'];
+        yield 'lid off' => [[], Operation::Colour, 'Lid off: watch the level.'];
+        yield 'lid on' => [['lid' => 'on'], Operation::Colour, 'Lid on: look at the level before each pass.'];
+        yield 'the rest in the bin' => [[], Operation::Rinse, 'What is left goes in the bin, not down a drain.'];
+        yield 'the rest in its jar' => [['leftover' => 'jar'], Operation::Rinse, 'What is left goes back to its jar if it is clean; write on it how thin it is.'];
+        yield 'back-flushed' => [[], Operation::Rinse, 'Back-flush once: a finger on the cap, thinner bubbles up through the cup.'];
+        yield 'not back-flushed' => [['back-flush' => 'no'], Operation::Rinse, 'No back-flush: thinner forward until it comes clear.'];
+    }
+
+    public function test_hardened_paint_never_goes_back_to_a_jar(): void
+    {
+        $plan = $this->plan(['colours' => ['grey' => 'enamel brown']] + self::HULL, ['hardener' => 'yes', 'leftover' => 'jar', 'primer' => 'never']);
+
+        self::assertStringContainsString('never back in a jar', implode(' ', Manner::of($plan->cleaning[0]->step, $plan->context)));
+        self::assertStringContainsString('before its pot life ends', $plan->cleaning[0]->reasons[0]->sentence);
     }
 
     /**

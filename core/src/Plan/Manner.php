@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Plan;
+
+use AmberStep\Core\Kit\EdgeKind;
+use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Material\Family;
+use AmberStep\Core\Material\Medium;
+use AmberStep\Core\Spray\SetUp;
+
+/** How a step is done by the house rules (handbook 5), one sentence each: shown with the step, and when a rule is changed. */
+final class Manner
+{
+    /** @return list<string> */
+    public static function of(Step $step, Context $context): array
+    {
+        return match (true) {
+            $step->operation->cleansTheGun() => self::cleaning($step, $context->house),
+            $step->operation === Operation::Mask => self::mask($step, $context->kit, $context->house),
+            $step->operation === Operation::Cabinet => self::drying($step, $context->house),
+            $step->operation->sands() || $step->operation === Operation::Polish => self::sanding($step, $context->house),
+            $step->operation->sprays() => self::cup($step, $context->kit, $context->house),
+            default => [],
+        };
+    }
+
+    /** @return list<string> */
+    private static function cleaning(Step $step, HouseRules $house): array
+    {
+        $hardened = in_array($step->product?->family, [Family::HardenedEnamel, Family::TwoPart], true);
+
+        return [
+            $house->says('back-flush', 'yes') ? 'Back-flush once: a finger on the cap, thinner bubbles up through the cup.' : 'No back-flush: thinner forward until it comes clear.',
+            match (true) {
+                $hardened => 'What is left has hardener in it: it hardens open and small, never capped, never back in a jar.',
+                $house->says('leftover', 'jar') => 'What is left goes back to its jar if it is clean; write on it how thin it is.',
+                default => 'What is left goes in the bin, not down a drain.',
+            },
+        ];
+    }
+
+    /** @return list<string> */
+    private static function mask(Step $step, Kit $kit, HouseRules $house): array
+    {
+        $out = [];
+        if ($step->medium === Medium::CutFilm && $step->purpose === MaskSteps::PANES) {
+            $out[] = $house->says('bought-masks', 'tack-off') ? 'Take the tack off on the back of the hand first.' : 'As they come off the sheet, tack and all.';
+        } elseif ($step->medium === Medium::CutFilm && self::isFine($step, $kit)) {
+            $out[] = $house->says('patterns', 'on-model') ? 'Lay it whole, carrier and all; weed it on the model.' : 'Weed it on the sheet and lay it piece by piece.';
+        }
+        if ($step->medium === Medium::LiquidMask) {
+            $out[] = $house->says('liquid-mask', 'brush') ? 'Brush it on in two or three coats.' : 'Spray it, wash the gun at once, cut the line when it is clear.';
+        }
+        if (self::coversWith($step, $house) === Medium::RubberCement) {
+            $out[] = 'Rubber cement over the field behind the edge, 1.5 mm thick; it runs while it is wet.';
+        }
+
+        return $out;
+    }
+
+    /** What covers the field behind the edge of a mask; null where its own medium does, or nothing lies on it. */
+    public static function coversWith(Step $step, HouseRules $house): ?Medium
+    {
+        $tape = in_array($step->medium, [Medium::PaperTape, Medium::VinylTape], true);
+
+        return $tape && $house->says('cover', 'rubber-cement') && $step->purpose !== MaskSteps::BARE ? Medium::RubberCement : null;
+    }
+
+    private static function isFine(Step $step, Kit $kit): bool
+    {
+        foreach ($step->targets as $target) {
+            foreach ($kit->edgesOf($target) as $edge) {
+                if ($edge->kind === EdgeKind::Hard && $edge->curve === \AmberStep\Core\Kit\Curve::Fiddly) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<string> */
+    private static function drying(Step $step, HouseRules $house): array
+    {
+        $warm = [sprintf('At %g °C, not above.', $step->cabinetC ?? $step->inserted->cabinetC ?? 45)];
+
+        return $step->cabinetC === null ? $warm : [...$warm, ...match ($house->position('drying')) {
+            'box-then-cabinet' => ['A night in a closed box without heat comes first: no dust, and the solvent is out before the heat.'],
+            'warm-place' => ['An airing cupboard or a warm shelf, covered from dust: warm, not hot, no flame or heater near it.'],
+            default => ['As soon as it may: touch dry, and the hours its solvent needs.'],
+        }];
+    }
+
+    /** @return list<string> */
+    private static function sanding(Step $step, HouseRules $house): array
+    {
+        $polish = $step->operation === Operation::Polish;
+
+        return [match ($house->position('sanding')) {
+            'wet' => 'Wet throughout, a drop of dish soap in the water; let it dry before you judge it.',
+            'dry' => $polish ? 'Clear is cut wet whatever the rule; dry paper clogs and burns through.' : 'Dry throughout: wipe, look, go on; mask on.',
+            default => $polish ? 'Wet, from the first stroke.' : 'Dry until the last grit; the last one wet.',
+        }];
+    }
+
+    /** @return list<string> */
+    private static function cup(Step $step, Kit $kit, HouseRules $house): array
+    {
+        $amount = SetUp::of($step, $kit)?->amount;
+        if ($amount === null || $step->product === null || $step->product->family === Family::Aerosol) {
+            return [];
+        }
+        $ratio = $amount->thinnerPerPaint;
+        $paint = $amount->mixMl / (1 + $ratio);
+        $poured = [sprintf('%.2f ml paint', $paint), sprintf('%.2f ml thinner', $amount->mixMl - $paint)];
+        $hardened = $step->product->family === Family::HardenedEnamel ? ['With hardener it lives about 4 h, half as long 10 °C warmer.'] : [];
+
+        return [
+            'Into the cup: '.implode(', then ', $ratio <= 0 ? [$poured[0]] : ($house->says('pouring', 'thinner-first') ? array_reverse($poured) : $poured)).'.',
+            $house->says('lid', 'off') ? 'Lid off: watch the level.' : 'Lid on: look at the level before each pass.',
+            ...$hardened,
+        ];
+    }
+}
