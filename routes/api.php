@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BookletController;
 use App\Http\Controllers\BuildController;
 use App\Http\Controllers\CalendarController;
 use App\Http\Controllers\ChangeController;
@@ -30,6 +31,12 @@ Route::post('builds/{build}/lines/read', [KitController::class, 'read']);
 Route::post('builds/{build}/lines', [KitController::class, 'take']);
 Route::post('builds/{build}/cell', [KitController::class, 'cell']);
 Route::post('builds/{build}/remove', [KitController::class, 'remove']);
+Route::get('builds/{build}/booklet', [BookletController::class, 'show']);
+Route::post('builds/{build}/booklet/read', [BookletController::class, 'read']);
+Route::post('builds/{build}/booklet', [BookletController::class, 'take']);
+Route::post('builds/{build}/booklet/bring-in', [BookletController::class, 'bringIn']);
+Route::get('builds/{build}/lists', [BookletController::class, 'lists']);
+Route::get('builds/{build}/breakdown', [BookletController::class, 'breakdown']);
 Route::get('builds/{build}/areas.csv', [TableController::class, 'areas']);
 Route::post('builds/{build}/areas.csv', [TableController::class, 'takeAreas']);
 Route::get('products', [ProductController::class, 'index']);

@@ -94,9 +94,10 @@ final readonly class Recorder
 
     private static function named(Kit $kit, LogEvent $event): void
     {
+        $callouts = $event->kind === EventKind::Ticked ? array_map(static fn ($c): string => $c->id, $kit->callouts) : [];
         $problems = [];
         foreach ($event->targets as $i => $target) {
-            if (! isset($kit->areasById[$target]) && ! isset($kit->jointsById[$target]) && ! isset($kit->partsById[$target])) {
+            if (! isset($kit->areasById[$target]) && ! isset($kit->jointsById[$target]) && ! isset($kit->partsById[$target]) && ! in_array($target, $callouts, true)) {
                 $problems[] = new Problem("targets[{$i}]", 'is not in this build', 'name an area, joint or piece of it');
             }
         }

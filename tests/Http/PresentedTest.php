@@ -96,7 +96,7 @@ final class PresentedTest extends AppTestCase
         self::assertSame('hold', $pieces['Hull and wing']['kind']);
         self::assertSame('open', $pieces['Port float']['kind']);
         self::assertSame('shut', $pieces['Aerials']['kind']);
-        self::assertSame('Attach canopy to hull with clear glue', $pieces['Aerials']['because']);
+        self::assertSame('Attach tyres to trolley with superglue', $pieces['Aerials']['because']);
     }
 
     public function test_the_log_says_what_with_what_and_on_what(): void

@@ -746,6 +746,312 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/builds/{build}/booklet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The booklet as called out, with its totals. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Booklet"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** Take lines of the booklet in as one change. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: {
+                    "If-Match"?: string;
+                };
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        text: string;
+                        whole?: boolean;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Changed"];
+                    };
+                };
+                /** @description Done. */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Changed"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/{build}/booklet/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What lines of the booklet would be read as; nothing changes. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        text: string;
+                        whole?: boolean;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BookletReading"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/{build}/booklet/bring-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make parts and areas of what is called out and on no piece. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: {
+                    "If-Match"?: string;
+                };
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Changed"];
+                    };
+                };
+                /** @description Done. */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Changed"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/{build}/lists": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** For each colour all that gets it, to tick. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ColourLists"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/{build}/breakdown": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is glued when and with what, and what each piece is held by. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Breakdown"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/builds/{build}/areas.csv": {
         parameters: {
             query?: never;
@@ -1715,7 +2021,7 @@ export interface components {
         NewEvent: {
             id: components["schemas"]["Id"];
             /** @enum {string} */
-            kind: "done" | "mask-on" | "mask-off" | "glued" | "into-cabinet" | "out-of-cabinet" | "mixed" | "fault" | "verdict" | "reading" | "note" | "take-back";
+            kind: "done" | "mask-on" | "mask-off" | "glued" | "into-cabinet" | "out-of-cabinet" | "mixed" | "ticked" | "fitted" | "fault" | "verdict" | "reading" | "note" | "take-back";
             at: components["schemas"]["Instant"];
             recorded?: components["schemas"]["Instant"];
             targets?: components["schemas"]["Id"][];
@@ -1739,13 +2045,15 @@ export interface components {
             potLifeMinutes?: number | null;
             blownOff?: boolean;
             hardened?: boolean;
+            /** @description Slot or hand a part was fitted in. */
+            place?: string | null;
             takesBack?: components["schemas"]["Id"] | null;
             stepKey?: string | null;
             note?: string | null;
         };
         EventTemplate: {
             /** @enum {string} */
-            kind: "done" | "mask-on" | "mask-off" | "glued" | "into-cabinet" | "out-of-cabinet" | "mixed" | "fault" | "verdict" | "reading" | "note" | "take-back";
+            kind: "done" | "mask-on" | "mask-off" | "glued" | "into-cabinet" | "out-of-cabinet" | "mixed" | "ticked" | "fitted" | "fault" | "verdict" | "reading" | "note" | "take-back";
             targets?: components["schemas"]["Id"][];
             operation?: string;
             purpose?: string;
@@ -1767,6 +2075,8 @@ export interface components {
             potLifeMinutes?: number | null;
             blownOff?: boolean;
             hardened?: boolean;
+            /** @description Slot or hand a part was fitted in. */
+            place?: string | null;
             takesBack?: components["schemas"]["Id"] | null;
             stepKey?: string | null;
             note?: string | null;
@@ -1795,6 +2105,8 @@ export interface components {
             why: string[];
             dontTouch: string[];
             cautions: string[];
+            /** @description What is on the list of the colour that is closed. */
+            list: components["schemas"]["ColourList"] | null;
             layers: components["schemas"]["Stack"] | null;
             event: components["schemas"]["EventTemplate"];
             faultTargets: components["schemas"]["Id"][];
@@ -1987,6 +2299,13 @@ export interface components {
             undoable: components["schemas"]["Undoable"] | null;
         };
         KitPart: {
+            count: number;
+            /** @enum {string|null} */
+            grip: "hole" | "tab" | "flat-back" | "open-below" | "none" | null;
+            /** @enum {string} */
+            origin: "kit" | "added" | "base";
+            hollow: boolean;
+            option: string | null;
             id: components["schemas"]["Id"];
             position: number;
             name: string;
@@ -2001,6 +2320,9 @@ export interface components {
             letsLight: boolean;
         };
         KitJoint: {
+            pins: boolean;
+            removable: boolean;
+            bestSide: string | null;
             id: components["schemas"]["Id"];
             position: number;
             name: string;
@@ -2057,6 +2379,8 @@ export interface components {
             subject: string | null;
         };
         KitColour: {
+            /** @description How the booklet calls it. */
+            code: string | null;
             id: components["schemas"]["Id"];
             position: number;
             name: string;
@@ -2113,6 +2437,229 @@ export interface components {
             steps: number | null;
             stops: string[];
             finish: components["schemas"]["Instant"] | null;
+        };
+        /** @description What one colour needs, by both schools, in ml of neat paint. */
+        ColourNeed: {
+            id: components["schemas"]["Id"];
+            name: string;
+            code: string | null;
+            paint: string;
+            swatch: string | null;
+            lines: number;
+            parts: number;
+            counts: number;
+            cm2: number;
+            coats: number;
+            mlByArea: number;
+            mlByCount: number;
+            ml: number;
+            levelMl: number | null;
+            buyMl: number;
+            packs: string | null;
+            price: number | null;
+            firstStep: number | null;
+        };
+        GluingStop: {
+            step: number;
+            joint: components["schemas"]["Id"];
+            name: string;
+            colours: components["schemas"]["Id"][];
+            sentence: string;
+        };
+        Tally: {
+            colours: components["schemas"]["ColourNeed"][];
+            counts: number;
+            ml: number;
+            price: number;
+            deadStop: components["schemas"]["GluingStop"] | null;
+            gluing: components["schemas"]["GluingStop"][];
+        };
+        CalloutRow: {
+            id: components["schemas"]["Id"];
+            step: number;
+            number: string;
+            name: string | null;
+            colour: string;
+            code: string | null;
+            swatch: string | null;
+            size: string;
+            faces: string[];
+            count: number;
+            onceTogether: boolean;
+            letsLight: boolean;
+            option: string | null;
+            parked: string | null;
+            lost: boolean;
+        };
+        KitOption: {
+            id: components["schemas"]["Id"];
+            name: string;
+            chosen: string | null;
+            choices: string[];
+        };
+        Booklet: {
+            now: components["schemas"]["Instant"];
+            build: components["schemas"]["BuildName"];
+            lines: string;
+            step: number | null;
+            callouts: components["schemas"]["CalloutRow"][];
+            lost: number;
+            options: components["schemas"]["KitOption"][];
+            tally: components["schemas"]["Tally"];
+            undoable: components["schemas"]["Undoable"] | null;
+        };
+        BookletReading: {
+            tally: components["schemas"]["Tally"];
+            now: components["schemas"]["Instant"];
+            lines: components["schemas"]["ReadLine"][];
+            understood: number;
+            unread: number;
+            adds: number;
+            sets: number;
+            removes: number;
+            pieces: number | null;
+            steps: number | null;
+            stops: string[];
+            finish: components["schemas"]["Instant"] | null;
+        };
+        ListItem: {
+            id: components["schemas"]["Id"];
+            name: string;
+            step: number | null;
+            piece: string | null;
+            faces: string[];
+            size: string;
+            count: number;
+            onceTogether: boolean;
+            letsLight: boolean;
+            inside: boolean;
+            tickedBy: components["schemas"]["Id"] | null;
+            sprayed: boolean;
+            done: boolean;
+            callout: boolean;
+        };
+        ColourList: {
+            id: components["schemas"]["Id"];
+            name: string;
+            code: string | null;
+            swatch: string | null;
+            mustMatch: boolean;
+            closed: boolean;
+            open: number;
+            items: components["schemas"]["ListItem"][];
+        };
+        ColourLists: {
+            now: components["schemas"]["Instant"];
+            build: components["schemas"]["BuildName"];
+            lists: components["schemas"]["ColourList"][];
+        };
+        AdvicePart: {
+            id: components["schemas"]["Id"];
+            name: string;
+            number: string | null;
+            count: number;
+            place: string;
+            material: string;
+        };
+        AdviceColour: {
+            name: string;
+            swatch: string | null;
+        };
+        PieceAdvice: {
+            id: components["schemas"]["Id"];
+            name: string;
+            parts: components["schemas"]["AdvicePart"][];
+            colours: components["schemas"]["AdviceColour"][];
+            cm2: number;
+            holder: string | null;
+            holderWord: string | null;
+            where: string;
+            because: string;
+            held: number;
+            chosen: boolean;
+            painted: boolean;
+        };
+        BetterGlue: {
+            glue: string;
+            word: string;
+            because: string;
+        };
+        JointAdvice: {
+            id: components["schemas"]["Id"];
+            name: string;
+            step: number | null;
+            order: number | null;
+            parts: string[];
+            seam: boolean;
+            beforePaint: boolean;
+            decided: boolean;
+            because: string;
+            closes: string[];
+            glue: string;
+            glueWord: string;
+            dose: string;
+            lookOut: string[];
+            handleMinutes: number;
+            fullMinutes: number;
+            better: components["schemas"]["BetterGlue"] | null;
+            removable: boolean;
+            align: string[];
+            bare: string[];
+            closedAt: components["schemas"]["Instant"] | null;
+        };
+        HolderNeed: {
+            holder: string;
+            word: string;
+            atOnce: number;
+            owned: number;
+            short: number;
+            for: string[];
+        };
+        Fitted: {
+            place: string;
+            event: components["schemas"]["Id"];
+        };
+        Fitting: {
+            id: components["schemas"]["Id"];
+            name: string;
+            number: string | null;
+            place: string;
+            count: number;
+            fitted: components["schemas"]["Fitted"][];
+            places: string[];
+        };
+        ShowRule: {
+            id: components["schemas"]["Id"];
+            /** @enum {string} */
+            demand: "no-base" | "kit-only" | "photographs";
+        };
+        Outage: {
+            id: components["schemas"]["Id"];
+            /** @enum {string} */
+            missing: "gun" | "can" | "part";
+            target: components["schemas"]["Id"] | null;
+            since: components["schemas"]["Instant"];
+        };
+        ParkedPart: {
+            id: components["schemas"]["Id"];
+            name: string;
+            number: string | null;
+            because: string;
+        };
+        Breakdown: {
+            now: components["schemas"]["Instant"];
+            build: components["schemas"]["BuildName"];
+            deadStop: string | null;
+            pieces: components["schemas"]["PieceAdvice"][];
+            joints: components["schemas"]["JointAdvice"][];
+            holders: components["schemas"]["HolderNeed"][];
+            fitting: components["schemas"]["Fitting"][];
+            findings: components["schemas"]["Finding"][];
+            show: components["schemas"]["ShowRule"][];
+            outages: components["schemas"]["Outage"][];
+            parked: components["schemas"]["ParkedPart"][];
+            noseWheel: boolean;
+            undoable: components["schemas"]["Undoable"] | null;
         };
         HousePosition: {
             id: string;

@@ -1,6 +1,6 @@
 import { focusManager, QueryClient, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { api } from '../api/client';
-import type { Bench, Frame, Kit, LogPage, Plan } from '../api/types';
+import type { Bench, Booklet, Breakdown, ColourLists, Frame, Kit, LogPage, Plan } from '../api/types';
 import { freeze } from './clock';
 
 const POLL_MS = 15000;
@@ -43,6 +43,18 @@ export function usePlan(buildId: string): UseQueryResult<Plan> {
 
 export function useLog(buildId: string, from: number): UseQueryResult<LogPage> {
     return useQuery({ queryKey: ['log', buildId, from], queryFn: () => api.get<LogPage>(`builds/${buildId}/log?from=${from}`) });
+}
+
+export function useBooklet(buildId: string): UseQueryResult<Booklet> {
+    return useQuery({ queryKey: ['booklet', buildId], queryFn: () => api.get<Booklet>(`builds/${buildId}/booklet`), refetchInterval: false });
+}
+
+export function useLists(buildId: string): UseQueryResult<ColourLists> {
+    return useQuery({ queryKey: ['lists', buildId], queryFn: () => api.get<ColourLists>(`builds/${buildId}/lists`) });
+}
+
+export function useBreakdown(buildId: string): UseQueryResult<Breakdown> {
+    return useQuery({ queryKey: ['breakdown', buildId], queryFn: () => api.get<Breakdown>(`builds/${buildId}/breakdown`) });
 }
 
 export function useKit(buildId: string): UseQueryResult<Kit> {

@@ -9,10 +9,14 @@ interface Props {
     take: () => void;
     findPaint: () => void;
     area: RefObject<HTMLTextAreaElement | null>;
+    label?: string;
+    example?: string;
 }
 
+const EXAMPLE = 'hull / upper A, 84, sea grey, decals, pin wash, matt, soft 240 to upper B\nhull / upper B, 61, slate green, pin wash, matt\ncanopy / panes, 8, pane\njoint wing root: hull + wing, seam, gap 0.2, 9 long';
+
 /** Lines as they are typed, each with what it was read as beside it; what was not read is marked where it stands. */
-export function LineEditor({ text, setText, reading, rows, take, findPaint, area }: Props): ReactElement {
+export function LineEditor({ text, setText, reading, rows, take, findPaint, area, label = 'Lines of the kit', example = EXAMPLE }: Props): ReactElement {
     const under = useRef<HTMLDivElement>(null);
     const beside = useRef<HTMLOListElement>(null);
     const lines = text.split('\n');
@@ -40,7 +44,7 @@ export function LineEditor({ text, setText, reading, rows, take, findPaint, area
                 </div>
                 <textarea
                     ref={area}
-                    aria-label="Lines of the kit"
+                    aria-label={label}
                     aria-describedby="editor-says"
                     value={text}
                     spellCheck={false}
@@ -48,7 +52,7 @@ export function LineEditor({ text, setText, reading, rows, take, findPaint, area
                     autoCapitalize="off"
                     wrap="off"
                     autoFocus
-                    placeholder={'hull / upper A, 84, sea grey, decals, pin wash, matt, soft 240 to upper B\nhull / upper B, 61, slate green, pin wash, matt\ncanopy / panes, 8, pane\njoint wing root: hull + wing, seam, gap 0.2, 9 long'}
+                    placeholder={example}
                     onChange={(e) => setText(e.currentTarget.value)}
                     onKeyDown={keys}
                     onScroll={(e) => {

@@ -10,13 +10,13 @@ const PAUSE_MS = 60;
 const REST_MS = 450;
 
 /** What the lines are read as while they are typed, and what would come of them once the hands rest. */
-export function useReading(buildId: string, revision: number, text: string, whole: boolean): { reading: Reading | undefined; outlook: Reading | undefined; stale: boolean } {
+export function useReading<T extends Reading = Reading>(buildId: string, revision: number, text: string, whole: boolean, path = 'lines'): { reading: T | undefined; outlook: T | undefined; stale: boolean } {
     const [asked] = useDebouncedValue(text, PAUSE_MS);
     const [rested] = useDebouncedValue(text, REST_MS);
     const ask = (of: string, plan: boolean) => ({
-        queryKey: ['reading', buildId, revision, of, whole, plan],
-        queryFn: () => api.post<Reading>(`builds/${buildId}/lines/read`, { text: of, whole, plan }),
-        enabled: of.trim() !== '',
+        queryKey: ['reading', path, buildId, revision, of, whole, plan],
+        queryFn: () => api.post<T>(`builds/${buildId}/${path}/read`, { text: of, whole, plan }),
+        enabled: of.trim() !== '' && (!plan || path === 'lines'),
         placeholderData: keepPreviousData,
         refetchInterval: false as const,
         refetchOnWindowFocus: false,

@@ -20,6 +20,7 @@ use App\Build\Changer;
 use App\Build\Planner;
 use App\Build\Porter;
 use App\Http\Answer;
+use App\Http\LinesBody;
 use App\Http\Presenters\KitPresenter;
 use App\Http\Presenters\ReadingPresenter;
 use App\Repositories\BuildRepository;
@@ -129,20 +130,9 @@ final readonly class KitController
 
     private function reading(Request $request, Kit $kit): Reading
     {
-        $body = $request->json()->all();
-        $problems = new Problems;
-        $in = Reader::of($body, '', $problems);
-        $text = $body['text'] ?? null;
-        $in->raw('text');
-        if (! is_string($text) || mb_strlen($text) > 200_000) {
-            $problems->add('text', 'is not a text of up to 200 000 characters', 'send the lines as one text');
-        }
-        $whole = $in->flag('whole');
-        $in->flag('plan');
-        $in->refuseTheRest();
-        $problems->throwIfAny();
+        [$text, $whole] = LinesBody::of($request);
 
-        return LineReader::read(is_string($text) ? $text : '', $kit, $this->shelf->shelf(), self::newId(...), $whole);
+        return LineReader::read($text, $kit, $this->shelf->shelf(), self::newId(...), $whole);
     }
 
     /**

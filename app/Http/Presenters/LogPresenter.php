@@ -68,6 +68,8 @@ final readonly class LogPresenter
             EventKind::Mixed => 'mixed',
             EventKind::Fault => $event->fault?->word() ?? 'fault',
             EventKind::Verdict => 'found '.($event->verdict->value ?? ''),
+            EventKind::Ticked => 'ticked on the colour list',
+            EventKind::Fitted => 'fitted'.($event->place === null ? '' : ', '.$event->place),
             EventKind::Reading => 'reading',
             EventKind::Note => 'note',
             EventKind::TakeBack => 'taken back',
@@ -78,9 +80,20 @@ final readonly class LogPresenter
     {
         $names = [];
         foreach ($event->targets as $target) {
-            $names[] = $kit->areasById[$target]->name ?? $kit->jointsById[$target]->name ?? $kit->labelsById[$target]->name ?? $kit->partsById[$target]->name ?? 'something that is gone';
+            $names[] = $kit->areasById[$target]->name ?? $kit->jointsById[$target]->name ?? $kit->labelsById[$target]->name ?? $kit->partsById[$target]->name ?? self::calledOut($kit, $target) ?? 'something that is gone';
         }
 
         return count($names) > 3 ? Say::listed([...array_slice($names, 0, 2), (count($names) - 2).' more']) : Say::listed($names);
+    }
+
+    private static function calledOut(Kit $kit, string $id): ?string
+    {
+        foreach ($kit->callouts as $callout) {
+            if ($callout->id === $id) {
+                return $callout->called();
+            }
+        }
+
+        return null;
     }
 }

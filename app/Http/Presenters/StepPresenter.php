@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Presenters;
 
+use AmberStep\Core\Booklet\ColourLists;
 use AmberStep\Core\Caution\Cautions;
 use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Plan\Constraint;
@@ -11,6 +12,7 @@ use AmberStep\Core\Plan\GunCare;
 use AmberStep\Core\Plan\Hold;
 use AmberStep\Core\Plan\HoldKind;
 use AmberStep\Core\Plan\Manner;
+use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Plan\PlannedStep;
 use AmberStep\Core\Plan\Step;
@@ -61,11 +63,24 @@ final class StepPresenter
             'why' => self::why($planned, $plan),
             'dontTouch' => self::dontTouch($step, $plan),
             'cautions' => Cautions::of($step, $plan->context->kit),
+            'list' => self::list($step, $plan),
             'layers' => StackPresenter::of($step, $plan),
             'event' => array_filter($event, static fn (mixed $v): bool => $v !== null && $v !== false && $v !== ''),
             'lastAt' => self::lastAt($step, $plan),
             'faultTargets' => array_values(array_filter($step->targets, static fn (string $t): bool => isset($plan->context->kit->areasById[$t]))),
         ];
+    }
+
+    /** @return array<string, mixed>|null what is on the list of the colour that is closed */
+    private static function list(Step $step, Plan $plan): ?array
+    {
+        if ($step->operation !== Operation::CloseColour) {
+            return null;
+        }
+        $context = $plan->context;
+        $items = ColourLists::of($context->kit, $context->breakdown, $context->surface)->byColour[$step->counted()] ?? [];
+
+        return BookletPresenter::list($step->counted(), $items, $context->kit, $context->shelf, $context->surface);
     }
 
     /** The last thing that happened to the piece: a time set back before it is asked about. */
@@ -82,7 +97,7 @@ final class StepPresenter
     /** @return array<string, mixed>|null */
     private static function setUp(Step $step, Plan $plan): ?array
     {
-        $setUp = SetUp::of($step, $plan->context->kit);
+        $setUp = SetUp::of($step, $plan->context->kit, $plan->context->house);
         if ($setUp === null) {
             return null;
         }

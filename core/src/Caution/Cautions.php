@@ -69,6 +69,8 @@ final class Cautions
                 default => [],
             },
             Operation::Cabinet => ["Below the plastic's limit, only touch-dry pieces, never unattended until you know it; a food dryer is not made for vapour."],
+            Operation::Soften, Operation::FitWarm => ['Hot water: tongs, lined gloves, a pot that stands firm.'],
+            Operation::Trim => [self::BLADE],
             Operation::Wipe => $step->inserted?->wipe === Liquid::WaterAcrylic ? [] : ['Solvent on a rag: gloves, air, no flame.'],
             default => [],
         };

@@ -61,8 +61,8 @@ final class EditedDocument
 
     private function setOfKit(Edit $edit): Edit
     {
-        if (! in_array($edit->field, ['name', 'subject', 'scale'], true)) {
-            throw BadDocument::at(self::KIT.'.'.mb_scrub($edit->field), 'is not a field that can be set', 'use name, subject or scale');
+        if (! in_array($edit->field, ['name', 'subject', 'scale', 'noseWheel'], true)) {
+            throw BadDocument::at(self::KIT.'.'.mb_scrub($edit->field), 'is not a field that can be set', 'use name, subject, scale or noseWheel');
         }
         $before = $this->document[$edit->field];
         $this->document[$edit->field] = $edit->value;

@@ -129,6 +129,10 @@ final class HouseBook
             'bin' => ['Bin', 'Thinner in the jar shortens its life.'],
             'jar' => ['Back to its jar, unhardened and clean', 'A mixed shade is worth keeping; a label says how thin it is.'],
         ]],
+        'estimate' => ['How is paint estimated?', 'amounts', [
+            'area' => ['By area', 'The film each surface takes, and what reaches it.'],
+            'count' => ['By counting call-outs', 'Quick on paper; a medium part counts two, and each count stands for 12.5 cm².'],
+        ]],
         'tape-after' => ['When does tape go on?', 'holds before masking', [
             'table' => ['By the table', 'What the family typically needs.'],
             'week' => ['A week for aerosol and enamel', 'Thick films give off solvent for days.'],

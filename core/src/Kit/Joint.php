@@ -16,6 +16,9 @@ final readonly class Joint
      * @param  list<string>  $blocks  areas the gun cannot reach once it is closed
      * @param  float  $gapMm  widest gap, mm; 0 where there is none
      * @param  float  $lengthCm  length of the seam, cm
+     * @param  bool  $pins  it has pins or tabs that align it
+     * @param  bool  $removable  it shall come off again, for a case or a repair
+     * @param  string|null  $bestSide  the side that is made perfect if both cannot be
      */
     public function __construct(
         public string $id,
@@ -30,6 +33,9 @@ final readonly class Joint
         public float $gapMm = 0,
         public float $lengthCm = 0,
         public ?Filler $filler = null,
+        public bool $pins = true,
+        public bool $removable = false,
+        public ?string $bestSide = null,
     ) {
     }
 
@@ -53,6 +59,9 @@ final readonly class Joint
             $in->number('gapMm', 0, 20, 0),
             $in->number('lengthCm', 0, 1000, 0),
             $in->optionalOneOf('filler', Filler::class),
+            $in->flag('pins', true),
+            $in->flag('removable'),
+            $in->optionalText('bestSide', 80),
         );
         $in->refuseTheRest();
 
@@ -77,6 +86,7 @@ final readonly class Joint
             'kind' => $this->kind->value, 'closed' => $this->closed->value, 'glue' => $this->glue->value,
             'carriesLoad' => $this->carriesLoad, 'blocks' => $this->blocks, 'gapMm' => $this->gapMm,
             'lengthCm' => $this->lengthCm, 'filler' => $this->filler?->value,
+            'pins' => $this->pins, 'removable' => $this->removable, 'bestSide' => $this->bestSide,
         ];
     }
 }

@@ -16,7 +16,7 @@ use Throwable;
  */
 final readonly class Kit
 {
-    public const LISTS = ['parts', 'joints', 'pieces', 'areas', 'edges', 'colours', 'pins', 'orders', 'notBefore', 'inserted', 'accepted'];
+    public const LISTS = ['parts', 'joints', 'pieces', 'areas', 'edges', 'colours', 'pins', 'orders', 'notBefore', 'inserted', 'accepted', 'callouts', 'options', 'holders', 'showRules', 'outages'];
 
     /** @var array<string, Part> */
     public array $partsById;
@@ -46,6 +46,12 @@ final readonly class Kit
      * @param  list<NotBefore>  $notBefore
      * @param  list<Inserted>  $inserted
      * @param  list<Acceptance>  $accepted
+     * @param  list<Callout>  $callouts  of the booklet
+     * @param  list<KitOption>  $options  alternatives the kit offers
+     * @param  list<OwnedHolders>  $holders
+     * @param  list<ShowRule>  $showRules
+     * @param  list<Outage>  $outages
+     * @param  bool  $noseWheel  it stands on a nose wheel and falls on its tail without ballast
      */
     public function __construct(
         public string $name,
@@ -64,6 +70,12 @@ final readonly class Kit
         public array $notBefore = [],
         public array $inserted = [],
         public array $accepted = [],
+        public array $callouts = [],
+        public array $options = [],
+        public array $holders = [],
+        public array $showRules = [],
+        public array $outages = [],
+        public bool $noseWheel = false,
     ) {
         $this->partsById = self::byId($parts);
         $this->jointsById = self::byId($joints);
@@ -101,6 +113,12 @@ final readonly class Kit
             $in->each('notBefore', NotBefore::read(...)),
             $in->each('inserted', Inserted::read(...)),
             $in->each('accepted', Acceptance::read(...)),
+            $in->each('callouts', Callout::read(...)),
+            $in->each('options', KitOption::read(...)),
+            $in->each('holders', OwnedHolders::read(...)),
+            $in->each('showRules', ShowRule::read(...)),
+            $in->each('outages', Outage::read(...)),
+            $in->flag('noseWheel'),
         );
         $in->refuseTheRest();
         KitCheck::references($kit, $problems);
@@ -119,6 +137,8 @@ final readonly class Kit
             'house' => $this->house->positions,
             'pins' => self::arrays($this->pins), 'orders' => self::arrays($this->orders), 'notBefore' => self::arrays($this->notBefore),
             'inserted' => self::arrays($this->inserted), 'accepted' => self::arrays($this->accepted),
+            'callouts' => self::arrays($this->callouts), 'options' => self::arrays($this->options), 'holders' => self::arrays($this->holders),
+            'showRules' => self::arrays($this->showRules), 'outages' => self::arrays($this->outages), 'noseWheel' => $this->noseWheel,
         ];
     }
 
@@ -155,6 +175,35 @@ final readonly class Kit
         return $id === null ? null : $this->coloursById[$id] ?? null;
     }
 
+    /** The part that carries a number of the booklet. */
+    public function numbered(string $number): ?Part
+    {
+        foreach ($this->parts as $part) {
+            if ($part->number !== null && mb_strtolower($part->number) === mb_strtolower($number)) {
+                return $part;
+            }
+        }
+
+        return null;
+    }
+
+    public function demands(ShowDemand $demand): bool
+    {
+        return in_array($demand, array_map(static fn (ShowRule $r): ShowDemand => $r->demand, $this->showRules), true);
+    }
+
+    /** @return int holders of a kind there are: as counted, else as usual */
+    public function owned(Holder $holder): int
+    {
+        foreach ($this->holders as $owned) {
+            if ($owned->holder === $holder) {
+                return $owned->owned;
+            }
+        }
+
+        return $holder->usual();
+    }
+
     /** @return list<Edge> */
     public function edgesOf(string $areaId): array
     {
@@ -162,12 +211,12 @@ final readonly class Kit
     }
 
     /**
-     * @param  list<Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance>  $things
+     * @param  list<Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance|Callout|KitOption|OwnedHolders|ShowRule|Outage>  $things
      * @return list<array<string, mixed>>
      */
     private static function arrays(array $things): array
     {
-        return array_map(static fn (Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance $thing): array => $thing->toArray(), $things);
+        return array_map(static fn (Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance|Callout|KitOption|OwnedHolders|ShowRule|Outage $thing): array => $thing->toArray(), $things);
     }
 
     /**

@@ -26,6 +26,11 @@ final class KitCheck
             }
             self::intent($kit, $area, "areas[{$i}]", $problems);
         }
+        foreach ($kit->callouts as $i => $callout) {
+            if ($callout->colour !== null && $kit->colour($callout->colour) === null) {
+                $problems->add("callouts[{$i}].colour", "names the colour {$callout->colour}, which is not in the build", 'name a colour of this build');
+            }
+        }
         foreach ($kit->edges as $i => $edge) {
             self::areas($kit, array_values(array_filter($edge->areas, static fn (string $a): bool => $a !== '')), "edges[{$i}].areas", $problems);
         }
@@ -72,7 +77,7 @@ final class KitCheck
     private static function uniqueIds(Kit $kit, Problems $problems): void
     {
         $seen = [];
-        foreach (['parts' => $kit->parts, 'joints' => $kit->joints, 'areas' => $kit->areas, 'edges' => $kit->edges, 'colours' => $kit->colours] as $list => $things) {
+        foreach (['parts' => $kit->parts, 'joints' => $kit->joints, 'areas' => $kit->areas, 'edges' => $kit->edges, 'colours' => $kit->colours, 'callouts' => $kit->callouts] as $list => $things) {
             foreach ($things as $i => $thing) {
                 if (isset($seen[$thing->id])) {
                     $problems->add("{$list}[{$i}].id", "is used twice: {$thing->id}", 'give each thing its own id');

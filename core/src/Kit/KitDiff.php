@@ -8,14 +8,14 @@ namespace AmberStep\Core\Kit;
 final class KitDiff
 {
     /** In this order things are there before what speaks of them. */
-    private const LISTS = ['colours', 'parts', 'joints', 'pieces', 'areas', 'edges', 'pins', 'orders', 'notBefore', 'inserted', 'accepted'];
+    private const LISTS = ['colours', 'parts', 'joints', 'pieces', 'areas', 'edges', 'pins', 'orders', 'notBefore', 'inserted', 'accepted', 'callouts', 'options', 'holders', 'showRules', 'outages'];
 
     /** @return list<Edit> */
     public static function edits(Kit $from, Kit $to): array
     {
         $edits = [];
         [$before, $after] = [$from->toArray(), $to->toArray()];
-        foreach (['name', 'subject', 'scale'] as $field) {
+        foreach (['name', 'subject', 'scale', 'noseWheel'] as $field) {
             if ($before[$field] !== $after[$field]) {
                 $edits[] = Edit::set(EditedDocument::KIT, '', $field, $after[$field]);
             }

@@ -15,6 +15,10 @@ final readonly class Part
      * @param  bool  $fragile  aerials, rails, rods, etch that sticks out: broken by masking and handling
      * @param  bool  $stressed  banded, bent or thin: lowers what heat it may take
      * @param  bool  $letsLight  a grille, a gap or a lamp: light gets through to what is behind it
+     * @param  int  $count  how many alike, such as 14 road wheels: each wants its own holder
+     * @param  Grip|null  $grip  what there is to hold it by; null: nobody said
+     * @param  bool  $hollow  vinyl: stuffed before it is heated or glued
+     * @param  string|null  $option  the choice it belongs to, as "canopy=open"
      */
     public function __construct(
         public string $id,
@@ -29,6 +33,11 @@ final readonly class Part
         public bool $fragile = false,
         public bool $stressed = false,
         public bool $letsLight = false,
+        public int $count = 1,
+        public ?Grip $grip = null,
+        public Origin $origin = Origin::Kit,
+        public bool $hollow = false,
+        public ?string $option = null,
     ) {
     }
 
@@ -48,6 +57,11 @@ final readonly class Part
             $in->flag('fragile'),
             $in->flag('stressed'),
             $in->flag('letsLight'),
+            $in->whole('count', 1, 500, 1),
+            $in->optionalOneOf('grip', Grip::class),
+            $in->oneOf('origin', Origin::class, Origin::Kit),
+            $in->flag('hollow'),
+            KitOption::mark($in, 'option'),
         );
         $in->refuseTheRest();
 
@@ -59,6 +73,18 @@ final readonly class Part
         return $this->substrate === Substrate::ClearStyrene;
     }
 
+    /** Fits either way round, or in one of several places: a test fit marks it. */
+    public function isHanded(): bool
+    {
+        return $this->slot !== null || $this->hand !== null;
+    }
+
+    /** Where it belongs, in words: "left, slot 3". */
+    public function place(): string
+    {
+        return implode(', ', array_filter([$this->hand ?? '', $this->slot === null ? '' : "slot {$this->slot}"], static fn (string $s): bool => $s !== ''));
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {
@@ -66,6 +92,7 @@ final readonly class Part
             'id' => $this->id, 'position' => $this->position, 'name' => $this->name, 'substrate' => $this->substrate->value,
             'number' => $this->number, 'bookletStep' => $this->bookletStep, 'mouldedColour' => $this->mouldedColour,
             'slot' => $this->slot, 'hand' => $this->hand, 'fragile' => $this->fragile, 'stressed' => $this->stressed, 'letsLight' => $this->letsLight,
+            'count' => $this->count, 'grip' => $this->grip?->value, 'origin' => $this->origin->value, 'hollow' => $this->hollow, 'option' => $this->option,
         ];
     }
 }

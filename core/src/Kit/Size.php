@@ -13,6 +13,33 @@ enum Size: string
     case L = 'L';
     case XL = 'XL';
 
+    /** cm² one count stands for: a medium part has 25 and counts two. */
+    public const CM2_PER_COUNT = 12.5;
+
+    /** As people count call-outs on paper (handbook 4, Tally). */
+    public function weight(): int
+    {
+        return match ($this) {
+            self::XS, self::S => 1,
+            self::M => 2,
+            self::L => 3,
+            self::XL => 5,
+        };
+    }
+
+    /** The letter a measured area is nearest to, by ratio. */
+    public static function nearest(float $cm2): self
+    {
+        $best = self::XS;
+        foreach (self::cases() as $size) {
+            if (abs(log(max(0.01, $cm2) / $size->cm2())) < abs(log(max(0.01, $cm2) / $best->cm2()))) {
+                $best = $size;
+            }
+        }
+
+        return $best;
+    }
+
     public function cm2(): float
     {
         return match ($this) {

@@ -25,7 +25,22 @@ final readonly class JointWords
             return $word[2];
         }
 
-        return $this->gap($phrase, $jointId) ?? $this->long($phrase, $jointId) ?? $this->filler($phrase, $jointId) ?? $this->blocks($phrase, $jointId);
+        return $this->gap($phrase, $jointId) ?? $this->long($phrase, $jointId) ?? $this->filler($phrase, $jointId) ?? $this->blocks($phrase, $jointId) ?? $this->bestSide($phrase, $jointId);
+    }
+
+    private function bestSide(Phrase $phrase, string $jointId): ?string
+    {
+        $text = $phrase->behind('best side');
+        if ($text === null) {
+            return null;
+        }
+        $side = Ref::read($text, 'a side')->name;
+        if (mb_strlen($side) > 80) {
+            throw new NotRead('the best side is longer than 80 characters', 'make it shorter, such as best side port');
+        }
+        $this->draft->set('joints', $jointId, 'bestSide', $side);
+
+        return "{$side} is made perfect";
     }
 
     private function gap(Phrase $phrase, string $jointId): ?string

@@ -12,6 +12,7 @@ use AmberStep\Core\Kit\Face;
 use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Kit\JointKind;
 use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Kit\Origin;
 use AmberStep\Core\Kit\Part;
 use AmberStep\Core\Kit\Size;
 use AmberStep\Core\Kit\WashKind;
@@ -49,7 +50,7 @@ final readonly class LinePrinter
             $lines[] = $printer->joint($joint);
         }
         foreach ($kit->pieces as $piece) {
-            $lines[] = "piece {$printer->called[$piece->id]} = ".Ref::quoted($piece->name).($piece->heldBy === null ? '' : ', held by '.Ref::quoted($piece->heldBy));
+            $lines[] = "piece {$printer->called[$piece->id]} = ".Ref::quoted($piece->name).($piece->holder === null ? '' : ", on a {$piece->holder->value}").($piece->heldBy === null ? '' : ', held by '.Ref::quoted($piece->heldBy));
         }
 
         return $lines === [] ? '' : implode("\n", $lines)."\n";
@@ -57,7 +58,7 @@ final readonly class LinePrinter
 
     private function colour(Colour $colour): string
     {
-        return "colour {$this->called[$colour->id]} = {$this->paint($colour->product)}".($colour->mustMatch ? ', must match' : '');
+        return "colour {$this->called[$colour->id]} = {$this->paint($colour->product)}".($colour->mustMatch ? ', must match' : '').($colour->code === null ? '' : ', code '.Ref::quoted($colour->code));
     }
 
     private function paint(string $productId): string
@@ -75,6 +76,8 @@ final readonly class LinePrinter
             $part->number === null ? '' : 'no '.Ref::quoted($part->number), $part->bookletStep === null ? '' : "step {$part->bookletStep}",
             $part->mouldedColour === null ? '' : "moulded {$part->mouldedColour}", $part->slot === null ? '' : 'slot '.Ref::quoted($part->slot), $part->hand === null ? '' : 'hand '.Ref::quoted($part->hand),
             $part->fragile ? 'fragile' : '', $part->stressed ? 'stressed' : '', $part->letsLight ? 'lets light' : '',
+            $part->count === 1 ? '' : "x{$part->count}", $part->grip === null ? '' : 'grip '.str_replace('-', ' ', $part->grip->value), $part->origin === Origin::Kit ? '' : "{$part->origin->value} part",
+            $part->hollow ? 'hollow' : '', $part->option === null ? '' : 'option '.Ref::quoted($part->option),
         ], static fn (string $s): bool => $s !== ''));
     }
 
@@ -148,6 +151,7 @@ final readonly class LinePrinter
             $joint->glue->word(), $joint->carriesLoad ? 'carries load' : '', ...array_map(fn (string $area): string => 'blocks '.$this->place($area), $joint->blocks),
             $joint->gapMm > 0 ? 'gap '.TypedNumber::text($joint->gapMm).' mm' : '', $joint->lengthCm > 0 ? TypedNumber::text($joint->lengthCm).' cm long' : '',
             $joint->filler === null ? '' : 'fill '.$joint->filler->word(),
+            $joint->pins ? '' : 'no pins', $joint->removable ? 'removable' : '', $joint->bestSide === null ? '' : 'best side '.Ref::quoted($joint->bestSide),
         ], static fn (string $s): bool => $s !== ''));
     }
 

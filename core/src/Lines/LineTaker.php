@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Lines;
 
+use AmberStep\Core\Kit\Holder;
 use AmberStep\Core\Kit\Intent;
 use AmberStep\Core\Material\Shelf;
 use Closure;
@@ -104,7 +105,7 @@ final readonly class LineTaker
         }
         $part = $this->makePart($ref);
         $ofPart = Vocabulary::part();
-        $aboutPart = array_filter($phrases, static fn (Phrase $p): bool => isset($ofPart[$p->word()]) || $p->behind('no', 'slot', 'hand', 'step', 'moulded') !== null && ! isset(Vocabulary::area()[$p->word()]));
+        $aboutPart = array_filter($phrases, static fn (Phrase $p): bool => isset($ofPart[$p->word()]) || ($p->behind('no', 'slot', 'hand', 'step', 'moulded', 'option') !== null || preg_match('/\A[x×]\s?\d/iu', $p->text) === 1) && ! isset(Vocabulary::area()[$p->word()]));
         if (count($aboutPart) === count($phrases)) {
             $this->head($line, 'part', 'part '.$head->text, $part);
 
@@ -168,6 +169,12 @@ final readonly class LineTaker
             }
             $this->head($line, 'piece', 'piece '.($name ?? $ref->name), $part);
             $this->each($line, self::heldByLast($line, $phrases), function (Phrase $p) use ($part): ?string {
+                $holder = Holder::tryFrom($p->behind('on a', 'on')?->word() ?? '');
+                if ($holder !== null) {
+                    $this->draft->set('pieces', $part, 'holder', $holder->value);
+
+                    return "on a {$holder->word()}";
+                }
                 $held = $p->behind('held by');
                 if ($held === null) {
                     return null;
@@ -175,7 +182,7 @@ final readonly class LineTaker
                 $this->draft->set('pieces', $part, 'heldBy', str_starts_with($held->text, '"') ? Ref::read($held, 'a holder')->name : $held->text);
 
                 return "held by {$held->text}";
-            }, [], 'held by a peg in the nose');
+            }, array_map(static fn (Holder $h): string => "on a {$h->value}", Holder::cases()), 'held by a peg in the nose, or on a peg');
         };
     }
 
@@ -215,13 +222,23 @@ final readonly class LineTaker
         $line->swatch = $product->swatch;
 
         return fn () => $this->each($line, $phrases, function (Phrase $p) use ($id): ?string {
+            $code = $p->behind('code');
+            if ($code !== null) {
+                $value = Ref::read($code, 'a code')->name;
+                if (mb_strlen($value) > 12) {
+                    throw new NotRead('a code has up to 12 characters', 'write it as the booklet prints it, such as code H8');
+                }
+                $this->draft->set('colours', $id, 'code', $value);
+
+                return "the booklet's {$value}";
+            }
             $match = ['must match' => true, 'need not match' => false][$p->word()] ?? null;
             if ($match !== null) {
                 $this->draft->set('colours', $id, 'mustMatch', $match);
             }
 
             return $match === null ? null : ($match ? 'one spraying from one mix' : 'need not match');
-        }, ['must match', 'need not match'], 'must match');
+        }, ['must match', 'need not match'], 'must match, code H8');
     }
 
     /** @param  list<Phrase>  $phrases */

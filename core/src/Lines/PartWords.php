@@ -43,7 +43,35 @@ final readonly class PartWords
             }
         }
 
-        return $this->step($phrase, $partId) ?? $this->moulded($phrase, $partId);
+        return $this->step($phrase, $partId) ?? $this->moulded($phrase, $partId) ?? $this->count($phrase, $partId) ?? $this->option($phrase, $partId);
+    }
+
+    private function count(Phrase $phrase, string $partId): ?string
+    {
+        if (preg_match('/\A[x×]\s?(\d{1,5})\z/iu', $phrase->text, $m) !== 1) {
+            return null;
+        }
+        if ((int) $m[1] < 1 || (int) $m[1] > 500) {
+            throw new NotRead("{$m[1]} is not how many there are", 'write a number from 1 to 500, such as x14');
+        }
+        $this->draft->set('parts', $partId, 'count', (int) $m[1]);
+
+        return (int) $m[1] === 1 ? 'one of it' : "{$m[1]} alike";
+    }
+
+    private function option(Phrase $phrase, string $partId): ?string
+    {
+        $text = $phrase->behind('option');
+        if ($text === null) {
+            return null;
+        }
+        $value = Ref::read($text, 'an option')->name;
+        if (preg_match('/\A[^=]{1,40}=[^=]{1,40}\z/', $value) !== 1) {
+            throw new NotRead("\"{$text->text}\" is not a choice", 'write the option and the choice, such as option canopy=open');
+        }
+        $this->draft->set('parts', $partId, 'option', $value);
+
+        return 'only with '.str_replace('=', ' ', $value);
     }
 
     private function step(Phrase $phrase, string $partId): ?string

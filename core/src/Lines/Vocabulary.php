@@ -8,6 +8,8 @@ use AmberStep\Core\Kit\Closed;
 use AmberStep\Core\Kit\Curve;
 use AmberStep\Core\Kit\EdgeKind;
 use AmberStep\Core\Kit\Face;
+use AmberStep\Core\Kit\Grip;
+use AmberStep\Core\Kit\Origin;
 use AmberStep\Core\Kit\Size;
 use AmberStep\Core\Kit\WashKind;
 use AmberStep\Core\Material\Filler;
@@ -22,7 +24,7 @@ final class Vocabulary
     public const HEADS = ['part', 'piece', 'joint', 'colour'];
 
     /** Words that lead to a name or a number. */
-    public const LEADS = ['inside', 'on', 'preshade', 'pre-shade', 'seen through', 'hard', 'soft', 'feathered', 'also', 'no', 'step', 'moulded', 'slot', 'hand', 'gap', 'blocks', 'fill', 'held by', 'to'];
+    public const LEADS = ['inside', 'on', 'preshade', 'pre-shade', 'seen through', 'hard', 'soft', 'feathered', 'also', 'no', 'step', 'moulded', 'slot', 'hand', 'gap', 'blocks', 'fill', 'held by', 'to', 'grip', 'option', 'best side', 'code'];
 
     /** @return array<string, array{string, mixed, string}> field, value and what it says, by word */
     public static function area(): array
@@ -57,7 +59,14 @@ final class Vocabulary
             'fragile' => ['fragile', true, 'fragile'], 'not fragile' => ['fragile', false, 'not fragile'],
             'stressed' => ['stressed', true, 'stressed or thin'], 'not stressed' => ['stressed', false, 'not stressed'],
             'lets light' => ['letsLight', true, 'lets light through'], 'lets no light' => ['letsLight', false, 'lets no light through'],
+            'hollow' => ['hollow', true, 'hollow: stuffed before heat'], 'not hollow' => ['hollow', false, 'not hollow'], 'no option' => ['option', null, 'built whatever is chosen'], 'no grip' => ['grip', null, 'grip not said'],
         ];
+        foreach (Origin::cases() as $origin) {
+            $words["{$origin->value} part"] = ['origin', $origin->value, $origin === Origin::Base ? 'the base' : "{$origin->value} part"];
+        }
+        foreach (Grip::cases() as $grip) {
+            $words['grip '.str_replace('-', ' ', $grip->value)] = ['grip', $grip->value, 'held by its '.$grip->word()];
+        }
         foreach (Substrate::cases() as $substrate) {
             $words[$substrate->value] = $words[mb_strtolower($substrate->word())] = ['substrate', $substrate->value, $substrate->word()];
         }
@@ -72,6 +81,8 @@ final class Vocabulary
             'seam' => ['kind', 'seam', 'a seam that must vanish'], 'line' => ['kind', 'line', 'a line that belongs there'],
             'before paint' => ['closed', Closed::BeforePaint->value, 'closed before paint'], 'after paint' => ['closed', Closed::AfterPaint->value, 'closed after paint'], 'undecided' => ['closed', Closed::Undecided->value, 'settled by the plan'],
             'load' => ['carriesLoad', true, 'carries load'], 'carries load' => ['carriesLoad', true, 'carries load'], 'no load' => ['carriesLoad', false, 'carries no load'],
+            'pins' => ['pins', true, 'aligned by its pins'], 'no pins' => ['pins', false, 'no pins to align it'],
+            'removable' => ['removable', true, 'comes off again'], 'for good' => ['removable', false, 'for good'],
             'no filler' => ['filler', null, 'filler by its gap'],
         ];
         foreach (Glue::cases() as $glue) {
@@ -108,6 +119,6 @@ final class Vocabulary
             }
         }
 
-        return isset(self::area()[$lower]) || isset(self::part()[$lower]) || isset(self::joint()[$lower]) || preg_match('/\A\d/', $name) === 1;
+        return isset(self::area()[$lower]) || isset(self::part()[$lower]) || isset(self::joint()[$lower]) || preg_match('/\A(\d|x\d)/i', $name) === 1;
     }
 }

@@ -29,6 +29,7 @@ final readonly class Event
      * @param  string|null  $stepKey  the step it answered; null: off plan
      * @param  bool  $blownOff  washed and blown off: dry after 4 h instead of 24
      * @param  bool  $hardened  enamel that had its hardener in it
+     * @param  string|null  $place  slot or hand a part was fitted in
      */
     public function __construct(
         public string $id,
@@ -55,6 +56,7 @@ final readonly class Event
         public ?float $potLifeMinutes = null,
         public bool $blownOff = false,
         public bool $hardened = false,
+        public ?string $place = null,
         public ?string $takesBack = null,
         public ?string $stepKey = null,
         public ?string $note = null,
@@ -89,6 +91,7 @@ final readonly class Event
             $in->optionalNumber('potLifeMinutes', 1, 100000),
             $in->flag('blownOff'),
             $in->flag('hardened'),
+            $in->optionalText('place', 80),
             $in->optionalId('takesBack'),
             $in->optionalText('stepKey', 200),
             $in->optionalText('note', 2000),
@@ -118,7 +121,7 @@ final readonly class Event
             'coatKind' => $this->coatKind?->value, 'filmMicrons' => $this->filmMicrons, 'medium' => $this->medium?->value, 'glue' => $this->glue?->value,
             'filler' => $this->filler?->value, 'wipe' => $this->wipe?->value, 'fault' => $this->fault?->value, 'verdict' => $this->verdict?->value,
             'wait' => $this->wait?->value, 'found' => $this->found, 'temperatureC' => $this->temperatureC, 'humidity' => $this->humidity,
-            'cabinetC' => $this->cabinetC, 'potLifeMinutes' => $this->potLifeMinutes, 'blownOff' => $this->blownOff, 'hardened' => $this->hardened,
+            'cabinetC' => $this->cabinetC, 'potLifeMinutes' => $this->potLifeMinutes, 'blownOff' => $this->blownOff, 'hardened' => $this->hardened, 'place' => $this->place,
             'takesBack' => $this->takesBack, 'stepKey' => $this->stepKey, 'note' => $this->note,
         ];
     }
@@ -141,6 +144,8 @@ final readonly class Event
             EventKind::Reading => $event->temperatureC === null || $event->humidity === null ? ['temperatureC', 'give temperatureC in °C and humidity from 0 to 1'] : null,
             EventKind::TakeBack => $event->takesBack === null ? ['takesBack', 'give the id of the event taken back'] : null,
             EventKind::Mixed => $event->product === null ? ['product', 'give the id of the product mixed'] : null,
+            EventKind::Ticked => $event->targets === [] || $event->purpose === '' ? ['targets', 'name the line of the list, and its colour as the purpose'] : null,
+            EventKind::Fitted => $event->targets === [] ? ['targets', 'name the part'] : null,
             EventKind::Note => $event->note === null ? ['note', 'write the note'] : null,
         };
         if ($missing !== null) {

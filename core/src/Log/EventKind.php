@@ -14,6 +14,10 @@ enum EventKind: string
     case IntoCabinet = 'into-cabinet';
     case OutOfCabinet = 'out-of-cabinet';
     case Mixed = 'mixed';
+    /** A line of a colour's list has its colour. */
+    case Ticked = 'ticked';
+    /** A part is in its place. */
+    case Fitted = 'fitted';
     case Fault = 'fault';
     case Verdict = 'verdict';
     case Reading = 'reading';

@@ -42,6 +42,8 @@ final class Fold
             EventKind::Mixed => $this->surface->mixes[] = new Mix($event->id, (string) $event->product, $event->atEpoch, $event->potLifeMinutes ?? 0),
             EventKind::Fault => $this->fault($event),
             EventKind::Verdict => $this->verdict($event),
+            EventKind::Ticked => $this->ticked($event),
+            EventKind::Fitted => $this->fitted($event),
             EventKind::Reading, EventKind::Note, EventKind::TakeBack => null,
         };
         if ($event->stepKey !== null && str_contains($event->stepKey, '/fault+')) {
@@ -55,9 +57,28 @@ final class Fold
         return explode('+', $purpose, 2)[0];
     }
 
+    private function ticked(Event $event): void
+    {
+        foreach ($event->targets as $target) {
+            $this->surface->ticks["{$target}/{$event->purpose}"] = $event->id;
+        }
+    }
+
+    private function fitted(Event $event): void
+    {
+        foreach ($event->targets as $target) {
+            $this->surface->fitted[$target][] = [$event->place ?? '', $event->id];
+        }
+    }
+
     private function done(Event $event): void
     {
         $operation = $event->operation ?? Operation::Look;
+        if ($operation === Operation::CloseColour) {
+            $this->surface->closed[self::counted($event->purpose)] = $event->atEpoch;
+
+            return;
+        }
         if ($operation->joins()) {
             $this->glued($event);
 

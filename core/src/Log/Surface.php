@@ -33,6 +33,15 @@ final class Surface
     /** @var array<string, int> how often the gun was cleaned of a product */
     public array $cleanings = [];
 
+    /** @var array<string, string> lines of colour lists ticked: by which event, by "call-out or area/colour" */
+    public array $ticks = [];
+
+    /** @var array<string, int> colours closed: when */
+    public array $closed = [];
+
+    /** @var array<string, list<array{string, string}>> where parts were fitted, in words, and the event, by part */
+    public array $fitted = [];
+
     public ?int $gunCleanedAt = null;
 
     public Learned $learned;

@@ -14,6 +14,8 @@ final readonly class Product
      * @param  string|null  $swatch  sRGB as #RRGGBB
      * @param  int|null  $grade  primer grade: the scratch it hides (500 coarse to 1500 fine)
      * @param  list<string>  $triedOn  rows of the attack table a spoon was logged on
+     * @param  float|null  $sizeMl  ml in the pack on the shelf, at $price
+     * @param  list<Pack>  $otherPacks  other sizes it is sold in
      */
     public function __construct(
         public string $id,
@@ -33,6 +35,7 @@ final readonly class Product
         public ?float $sizeMl = null,
         public ?float $price = null,
         public ?float $levelMl = null,
+        public array $otherPacks = [],
     ) {
     }
 
@@ -63,6 +66,7 @@ final readonly class Product
             $in->optionalNumber('sizeMl', 0.1, 100000),
             $in->optionalNumber('price', 0, 1000000),
             $in->optionalNumber('levelMl', 0, 100000),
+            $in->each('otherPacks', Pack::read(...), 20),
         );
         $in->refuseTheRest();
 
@@ -89,6 +93,7 @@ final readonly class Product
             'etch' => $this->etch, 'grade' => $this->grade, 'thinnedWith' => $this->thinnedWith?->value,
             'triedOn' => $this->triedOn, 'label' => $this->label?->toArray(),
             'sizeMl' => $this->sizeMl, 'price' => $this->price, 'levelMl' => $this->levelMl,
+            'otherPacks' => array_map(static fn (Pack $p): array => $p->toArray(), $this->otherPacks),
         ];
     }
 
@@ -107,7 +112,13 @@ final readonly class Product
     /** Enamel with its hardener stirred in dries as another family; the label's times no longer hold. Any other paint as it is. */
     public function hardened(): self
     {
-        return $this->family !== Family::Enamel ? $this : new self($this->id, $this->name.' with hardener', $this->range, Family::HardenedEnamel, $this->role, $this->swatch, $this->sheen, $this->opacity, $this->bites, $this->etch, $this->grade, $this->thinnedWith, $this->triedOn, null, $this->sizeMl, $this->price, $this->levelMl);
+        return $this->family !== Family::Enamel ? $this : new self($this->id, $this->name.' with hardener', $this->range, Family::HardenedEnamel, $this->role, $this->swatch, $this->sheen, $this->opacity, $this->bites, $this->etch, $this->grade, $this->thinnedWith, $this->triedOn, null, $this->sizeMl, $this->price, $this->levelMl, $this->otherPacks);
+    }
+
+    /** @return list<Pack> all sizes it is sold in */
+    public function packs(): array
+    {
+        return [...($this->sizeMl === null || $this->price === null ? [] : [new Pack($this->sizeMl, $this->price)]), ...$this->otherPacks];
     }
 
     public function isMetallic(): bool

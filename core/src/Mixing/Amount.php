@@ -15,6 +15,9 @@ final readonly class Amount
     /** Less than this does not flow evenly. */
     public const LEAST_IN_THE_CUP_ML = 0.5;
 
+    /** A surface under this, about 30 mm square, is narrower than the spray: half as much arrives. */
+    public const NARROWER_THAN_THE_SPRAY_CM2 = 9.0;
+
     public function __construct(public float $cm2, public float $filmMicrons, public float $solids, public float $transfer, public float $thinnerPerPaint, public float $neatMl, public float $mixMl)
     {
     }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Plan;
 
+use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Closed;
+use AmberStep\Core\Kit\Face;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Kit\Kit;
@@ -109,7 +111,14 @@ final class Breakdown
             return [$joint->closed === Closed::BeforePaint, $joint->closed === Closed::BeforePaint ? 'you close it before paint' : 'you close it after paint'];
         }
         [$a, $b] = [$this->kit->partsById[$joint->parts[0]], $this->kit->partsById[$joint->parts[1]]];
+        if ($joint->removable) {
+            return [false, 'it shall come off again, so it is painted apart'];
+        }
         if ($a->isClear() !== $b->isClear()) {
+            if ($this->isTinted($a->isClear() ? $a : $b)) {
+                return [false, 'the clear part has a tint of its own, so it is painted apart'];
+            }
+
             return $this->house->says('panes', 'mask-first')
                 ? [false, 'by your house rule panes are masked and painted first, then attached with clear glue']
                 : [true, 'the clear part is glued, then masked and painted with the rest'];
@@ -135,12 +144,21 @@ final class Breakdown
         return [true, 'both sides have one colour and nothing is in the way'];
     }
 
+    /** A clear part that is paint all over: no pane of it stays bare. */
+    private function isTinted(Part $part): bool
+    {
+        $own = array_filter($this->kit->areas, static fn (Area $a): bool => $a->part === $part->id);
+
+        return $own !== [] && array_filter($own, static fn (Area $a): bool => $a->isPane()) === [];
+    }
+
     /** @return list<string> */
     private function coloursOf(Part $part): array
     {
         $colours = [];
         foreach ($this->kit->areas as $area) {
-            if ($area->part === $part->id && $area->intent->colour !== null) {
+            // What lies inside is painted before the joint is closed, and says nothing of the outside.
+            if ($area->part === $part->id && $area->intent->colour !== null && $area->face !== Face::Inside) {
                 $colours[] = $area->intent->colour;
             }
         }

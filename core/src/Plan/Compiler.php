@@ -9,6 +9,7 @@ use AmberStep\Core\Drying\Waits;
 use AmberStep\Core\Drying\WorkClock;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Kit\Parking;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\Log;
 use AmberStep\Core\Log\Surface;
@@ -29,6 +30,7 @@ final class Compiler
     /** @param  list<Event>  $events */
     public function compile(Kit $kit, HouseRules $house, Shelf $shelf, array $events, Room $room, Calendar $calendar, int $nowEpoch): Plan
     {
+        $kit = Parking::active($kit);
         $rules = $this->book ?? RuleBook::ofTheTrade();
         $clock = new WorkClock($room);
         $breakdown = new Breakdown($kit, $house);

@@ -109,7 +109,7 @@ final class Manner
     /** @return list<string> */
     private static function cup(Step $step, Kit $kit, HouseRules $house): array
     {
-        $amount = SetUp::of($step, $kit)?->amount;
+        $amount = SetUp::of($step, $kit, $house)?->amount;
         if ($amount === null || $step->product === null || $step->product->family === Family::Aerosol) {
             return [];
         }

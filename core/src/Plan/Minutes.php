@@ -15,12 +15,16 @@ final class Minutes
     public static function of(Step $step, Kit $kit, HouseRules $house = new HouseRules): float
     {
         return match ($step->operation) {
-            Operation::Mount => 1,
-            Operation::Glue, Operation::Attach => 3,
+            Operation::Mount => self::copies($step, $kit),
+            Operation::CloseColour => 1,
+            Operation::TestFit => 2,
+            Operation::Soften => 3,
+            Operation::Trim, Operation::Stuff, Operation::FitWarm, Operation::Photograph => 5,
+            Operation::Glue, Operation::Attach => 3 * self::joined($step, $kit),
             Operation::Fill => 5 + self::seamCm($step, $kit),
             Operation::CutBack => 2 * max(1, self::seamCm($step, $kit)),
             Operation::CheckSeam => 3,
-            Operation::Wash => 11,
+            Operation::Wash => self::WATER + self::copies($step, $kit),
             Operation::Inspect => 3,
             Operation::Decal => 3 * count($step->targets),
             Operation::MaskFaces => 0.5,
@@ -35,9 +39,12 @@ final class Minutes
             Operation::TouchUp => 4,
             Operation::Wipe, Operation::Cabinet => 2,
             Operation::Look => 3,
-            default => SetUp::of($step, $kit)?->minutes() ?? 5,
+            default => SetUp::of($step, $kit, $house)?->minutes() ?? 5,
         };
     }
+
+    /** Warm water, soap and rinsing, however many pieces go through it. */
+    public const WATER = 10;
 
     /** Scoring a liquid mask, min per cm of edge (handbook 2): all the edge costs where the mask itself is sprayed on. */
     private const SCORING = 0.2;
@@ -59,6 +66,18 @@ final class Minutes
             $medium === Medium::CutFilm && $house->says('cover', 'film') => 0,
             default => 0.05 * self::cm2($step, $kit),
         });
+    }
+
+    /** A minute for each of the parts alike: each wants its own holder. */
+    private static function copies(Step $step, Kit $kit): int
+    {
+        return $kit->partsById[$step->pieceId]->count ?? 1;
+    }
+
+    /** As many times as the part that there is most of. */
+    private static function joined(Step $step, Kit $kit): int
+    {
+        return max([1, ...array_map(static fn (string $p): int => $kit->partsById[$p]->count ?? 1, $kit->jointsById[$step->jointId ?? '']->parts ?? [])]);
     }
 
     private static function cm2(Step $step, Kit $kit): float

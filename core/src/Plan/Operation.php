@@ -7,6 +7,11 @@ namespace AmberStep\Core\Plan;
 /** What is done at the bench in one step. The order of the cases is the trade's (handbook 1). */
 enum Operation: string
 {
+    case TestFit = 'test-fit';
+    case Soften = 'soften';
+    case Trim = 'trim';
+    case Stuff = 'stuff';
+    case FitWarm = 'fit-warm';
     case Glue = 'glue';
     case Fill = 'fill';
     case CutBack = 'cut-back';
@@ -25,6 +30,7 @@ enum Operation: string
     case Ground = 'ground';
     case Barrier = 'barrier';
     case Colour = 'colour';
+    case CloseColour = 'close-colour';
     case Unmask = 'unmask';
     case Insignia = 'insignia';
     case Gloss = 'gloss';
@@ -37,6 +43,7 @@ enum Operation: string
     case Scrape = 'scrape';
     case Attach = 'attach';
     case Cabinet = 'cabinet';
+    case Photograph = 'photograph';
     case Look = 'look';
     case Test = 'test';
     case TouchUp = 'touch-up';
@@ -68,7 +75,7 @@ enum Operation: string
     public function touches(): bool
     {
         return match ($this) {
-            self::Inspect, self::Look, self::Cabinet, self::Test, self::Rinse, self::Strip => false,
+            self::Inspect, self::Look, self::Cabinet, self::Test, self::Rinse, self::Strip, self::CloseColour, self::Photograph => false,
             default => ! $this->leavesLayer(),
         };
     }
@@ -77,6 +84,12 @@ enum Operation: string
     public function cleansTheGun(): bool
     {
         return $this === self::Rinse || $this === self::Strip;
+    }
+
+    /** It is about the build as a whole, and stands on a piece only for its place. */
+    public function isOfTheBuild(): bool
+    {
+        return $this === self::CloseColour || $this === self::Photograph;
     }
 
     /** Abrades what is on the surface. */
@@ -108,6 +121,9 @@ enum Operation: string
             self::Decal => 'decals',
             self::Final => 'final coat',
             self::Test => 'test spray',
+            self::TestFit => 'test fit',
+            self::FitWarm => 'fit warm',
+            self::CloseColour => 'close the colour',
             self::Rinse => 'rinse the gun',
             self::Strip => 'strip the gun',
             default => str_replace('-', ' ', $this->value),

@@ -11,7 +11,7 @@ use AmberStep\Core\Log\Surface;
 final class Progress
 {
     /** What is past once a later layer lies on the area: nobody goes back to it. */
-    private const OVERTAKEN = [Operation::Wash, Operation::Abrade, Operation::TouchUp, Operation::Inspect, Operation::Mount, Operation::MaskFaces, Operation::InsideColour, Operation::Prime, Operation::Preshade, Operation::Ground, Operation::Barrier, Operation::Colour, Operation::Insignia, Operation::Gloss, Operation::Decal, Operation::Seal, Operation::Cabinet, Operation::PinWash, Operation::Filter, Operation::Final];
+    private const OVERTAKEN = [Operation::TestFit, Operation::Soften, Operation::Trim, Operation::Stuff, Operation::FitWarm, Operation::Wash, Operation::Abrade, Operation::TouchUp, Operation::Inspect, Operation::Mount, Operation::MaskFaces, Operation::InsideColour, Operation::Prime, Operation::Preshade, Operation::Ground, Operation::Barrier, Operation::Colour, Operation::Insignia, Operation::Gloss, Operation::Decal, Operation::Seal, Operation::Cabinet, Operation::PinWash, Operation::Filter, Operation::Final];
 
     /** @var array<string, int> highest rank of a layer that is there, by "area/phase" */
     private array $reached = [];
@@ -35,6 +35,9 @@ final class Progress
     {
         if ($step->isRemedy()) {
             return isset($this->surface->answered[$step->key]) ? null : $step;
+        }
+        if ($step->operation === Operation::CloseColour) {
+            return isset($this->surface->closed[$step->counted()]) ? null : $step;
         }
         if ($step->jointId !== null) {
             return $this->jointDone($step) ? null : $step;

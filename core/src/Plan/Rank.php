@@ -20,6 +20,11 @@ final class Rank
     public static function of(Operation $operation, string $phase = '', int $colour = 0, int $extra = 0): int
     {
         $base = match ($operation) {
+            Operation::TestFit => 88,
+            Operation::Soften => 90,
+            Operation::Trim => 92,
+            Operation::Stuff => 94,
+            Operation::FitWarm => 96,
             Operation::Glue => 100,
             Operation::Fill => 110,
             Operation::CutBack => 120,
@@ -37,6 +42,7 @@ final class Rank
             Operation::Preshade => 330,
             Operation::Ground => self::COLOURS + self::PER_COLOUR * $colour + 3,
             Operation::Colour => self::COLOURS + self::PER_COLOUR * $colour + 5,
+            Operation::CloseColour => self::AFTER_COLOURS - 1,
             Operation::Unmask => self::AFTER_COLOURS,
             Operation::TouchUp => self::AFTER_COLOURS + 15,
             Operation::Insignia => self::AFTER_COLOURS + 17,
@@ -49,6 +55,7 @@ final class Rank
             Operation::Polish => self::AFTER_COLOURS + 80,
             Operation::Scrape => self::AFTER_COLOURS + 95,
             Operation::Attach => self::AFTER_COLOURS + 100,
+            Operation::Photograph => self::AFTER_COLOURS + 200,
             Operation::Cabinet, Operation::Look, Operation::Test, Operation::Rinse, Operation::Strip => 0,
         };
 

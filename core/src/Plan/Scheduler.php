@@ -33,6 +33,9 @@ final class Scheduler
     /** @var array<string, array{string, list<Hold>}> */
     private array $holds = [];
 
+    /** When the last wash ended: the water is still there. */
+    private ?int $washedUntil = null;
+
     private readonly Fold $fold;
 
     private readonly GunCare $gun;
@@ -73,7 +76,7 @@ final class Scheduler
         while ($candidates !== []) {
             [$key, $at] = $this->next($candidates, $now);
             $step = $candidates[$key];
-            $minutes = Minutes::of($step, $this->context->kit, $this->context->house);
+            $minutes = $this->minutes($step, $at);
             if ($this->gun->isDueBefore($step, $at, $minutes)) {
                 $now = $this->clean($now, $step, $at);
 
@@ -87,6 +90,7 @@ final class Scheduler
             $this->changed($step);
             $this->gun->sprayed($step, $end);
             $now = $end;
+            $this->washedUntil = $step->operation === Operation::Wash ? $end : null;
             foreach ($unlocks[$key] ?? [] as $next) {
                 if (--$open[$next] === 0) {
                     $candidates[$next] = $left[$next];
@@ -201,7 +205,15 @@ final class Scheduler
             }
         }
 
-        return $this->calendar->earliestFit($from, Minutes::of($step, $this->context->kit, $this->context->house));
+        return $this->calendar->earliestFit($from, $this->minutes($step, $from));
+    }
+
+    /** Pieces washed one after the other share the water: 10 min for it, and 1 for each (handbook 2). */
+    private function minutes(Step $step, int $at): float
+    {
+        $minutes = Minutes::of($step, $this->context->kit, $this->context->house);
+
+        return $step->operation === Operation::Wash && $this->washedUntil === $at ? $minutes - Minutes::WATER : $minutes;
     }
 
     private function closes(Step $step, int $now): ?int

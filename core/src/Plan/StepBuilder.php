@@ -43,6 +43,7 @@ final class StepBuilder
         foreach ($this->breakdown->pieces as $piece) {
             $this->piece($piece);
         }
+        BuildSteps::add($this->steps, $this->kit, $this->breakdown);
         ScrapeSteps::add($this->steps, $this->kit, $this->breakdown, $this->surface);
         RemedySteps::faults($this->steps, $this->surface, $this->breakdown, $this->layers);
         RemedySteps::inserted($this->steps, $this->kit, $this->breakdown, $this->layers, $this->house);
@@ -52,6 +53,7 @@ final class StepBuilder
 
     private function piece(Piece $piece): void
     {
+        PartSteps::add($this->steps, $piece);
         $phases = [];
         foreach ($piece->areas as $area) {
             if ($area->isPainted()) {

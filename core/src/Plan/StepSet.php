@@ -22,6 +22,9 @@ final class StepSet
             return;
         }
         $this->byKey[$step->key] = $step;
+        if ($step->operation->isOfTheBuild()) {
+            return;
+        }
         $this->byPiece[$step->pieceId][] = $step;
         foreach ($step->targets as $target) {
             $this->byTarget[$target][] = $step;

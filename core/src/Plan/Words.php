@@ -54,6 +54,13 @@ final class Words
             Operation::Scrape => 'Scrape the faces of '.($context->kit->jointsById[$step->counted()]->name ?? 'the joint').' bare',
             Operation::Cabinet => $step->cabinetC !== null && $context->house->says('drying', 'warm-place') ? sprintf('Set it in a warm place, %g °C', $step->cabinetC) : sprintf('Into the cabinet at %g °C', $step->cabinetC ?? $step->inserted->cabinetC ?? 45),
             Operation::Look => 'Look at it',
+            Operation::TestFit => 'Test fit '.self::part($step, $context).', mark it where it will not show',
+            Operation::Soften => 'Soften '.self::part($step, $context).' in warm water',
+            Operation::Trim => 'Trim '.self::part($step, $context).' while it is soft',
+            Operation::Stuff => 'Stuff '.self::part($step, $context),
+            Operation::FitWarm => 'Fit '.self::part($step, $context).' warm, let it cool in place',
+            Operation::CloseColour => "Close {$colour}: go through its list",
+            Operation::Photograph => $step->purpose === 'bare' ? 'Photograph the bare build for the show' : 'Photograph the finished build for the show',
             Operation::Test => 'Spray a test on '.($step->inserted->surface ?? TestSurface::Spoon)->word(),
             Operation::TouchUp => 'Cut it off the sprue, touch up the gates',
             Operation::Rinse => 'Rinse the gun',
@@ -66,6 +73,9 @@ final class Words
     {
         if ($step->operation->cleansTheGun()) {
             return 'Gun';
+        }
+        if ($step->operation->isOfTheBuild()) {
+            return $step->operation === Operation::CloseColour ? 'Colour list' : 'The build';
         }
         if ($step->jointId !== null) {
             return $context->pieceName($step->pieceId);
@@ -102,6 +112,13 @@ final class Words
             Operation::Test => 'Tried',
             Operation::TouchUp => 'Gates are touched up',
             Operation::Rinse, Operation::Strip => 'Gun is clean',
+            Operation::TestFit => 'It fits, and is marked',
+            Operation::Soften => 'It is soft',
+            Operation::Trim => 'Trimmed',
+            Operation::Stuff => 'Stuffed',
+            Operation::FitWarm => 'It keeps its shape',
+            Operation::CloseColour => 'Colour is closed',
+            Operation::Photograph => 'Photographs are taken',
             default => 'Coat is on',
         };
     }
@@ -130,9 +147,25 @@ final class Words
             Operation::TouchUp => 'Nip, do not twist. Sand the stub flush, then the same mix with a brush, thin.',
             Operation::Rinse => 'Spray its own thinner until it comes clear, wipe the needle tip, then a little of the next paint\'s thinner.',
             Operation::Strip => 'Needle out backwards, nozzle and cup in cleaner, soft brush only; a drop of oil on the packing, none near the tip.',
+            Operation::TestFit => 'Dry, with its neighbours. What fits either way round is told apart by a mark now, not once it is painted.',
+            Operation::Soften => 'The rim only, in water of about 60 °C: it is cut, not formed. It bends from 50 °C.',
+            Operation::Trim => 'A new blade along the line, part held down; it cools in seconds, so warm it again rather than press.',
+            Operation::Stuff => 'Firm, into every limb: cotton wool or foam, nothing that takes up water. An empty part collapses when it is heated.',
+            Operation::FitWarm => 'About 90 °C water for 20 to 60 s, seconds to fit it, then hold it in cold water.',
+            Operation::CloseColour => 'Look at each part and face on the list before the gun is washed: what is forgotten now comes out in a slightly different shade.',
+            Operation::Photograph => 'Every side, daylight, a ruler in the picture.',
             Operation::Inspect => 'Under a raking light, every side: scratches, gaps, dust, bare places.',
             default => '',
         };
+    }
+
+    /** The part a step is about: its name, and where it belongs. */
+    private static function part(Step $step, Context $context): string
+    {
+        $part = $context->kit->partsById[$step->counted()] ?? null;
+        $place = $part?->place() ?? '';
+
+        return ($part->name ?? 'the part').($place === '' ? '' : " ({$place})");
     }
 
     private static function coat(Step $step): string

@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
+use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Plan\Constraint;
 use AmberStep\Core\Plan\Context;
 use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Plan\Outlook;
 use AmberStep\Core\Plan\Step;
 use AmberStep\Core\Plan\Strength;
 
 /** Aerials, rails, rods and etched parts that stick out are attached after masking and handling. */
-final class FragileLast implements OrdersSteps
+final class FragileLast implements Judges, OrdersSteps
 {
     public function id(): string
     {
@@ -30,6 +32,23 @@ final class FragileLast implements OrdersSteps
                     yield new Constraint($step->key, $attach->key, Strength::FragileLast, $this->id(), "{$context->nameOf($attach->target)}: what sticks out is broken by masking and handling.");
                 }
             }
+        }
+    }
+
+    public function judge(Outlook $outlook): iterable
+    {
+        $context = $outlook->context;
+        foreach ($context->kit->joints as $joint) {
+            $fragile = array_values(array_filter($joint->parts, static fn (string $p): bool => $context->kit->partsById[$p]->fragile));
+            $early = $context->steps->find("{$joint->id}/glue/all/1") !== null && $context->surface->joint($joint->id)->closedAt === null;
+            if (count($fragile) !== 1 || ! $early) {
+                continue;
+            }
+            $masked = array_filter($outlook->left, static fn ($p): bool => $p->step->operation === Operation::Mask && $p->step->pieceId === $context->breakdown->pieceAt($joint->id)?->id) !== [];
+            $name = $context->kit->partsById[$fragile[0]]->name;
+            yield new Finding($this->id(), Severity::Think, "{$name} sticks out while the rest is painted", $masked ? "{$joint->name} is closed before paint: masking and handling break {$name}." : "{$joint->name} is closed before paint: sanding and handling break {$name}.", [$joint->id], ["{$joint->id}/glue/all/1"], [
+                new Fix("Paint {$name} apart, attach it last", [Edit::set('joints', $joint->id, 'closed', 'after')]),
+            ]);
         }
     }
 

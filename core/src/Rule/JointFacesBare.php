@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
+use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Kit\Pin;
 use AmberStep\Core\Plan\Context;
 use AmberStep\Core\Plan\Operation;
@@ -13,6 +14,9 @@ use AmberStep\Core\Plan\Step;
 /** Cement needs bare plastic; any other glue is as strong as the paint it sits on. */
 final class JointFacesBare implements Judges, OrdersSteps
 {
+    /** More than this and they are said together. */
+    private const SAID_ONE_BY_ONE = 4;
+
     public function id(): string
     {
         return 'joint-faces-bare';
@@ -32,16 +36,33 @@ final class JointFacesBare implements Judges, OrdersSteps
         }
     }
 
+    /**
+     * Light joints glued on paint; many of them are said in one note.
+     *
+     * @return iterable<Finding>
+     */
+    private function onPaint(Context $context): iterable
+    {
+        $joints = array_values(array_filter($context->kit->joints, static fn (Joint $j): bool => ! $j->glue->isCement() && ! $j->carriesLoad && ! $context->breakdown->closesBeforePaint($j->id) && $context->surface->joint($j->id)->closedAt === null));
+        if (count($joints) > self::SAID_ONE_BY_ONE) {
+            yield new Finding($this->id(), Severity::Note, count($joints).' joints are glued on paint', 'The glue holds there as well as the paint does, which is enough for light parts: '.Say::listed(array_map(static fn (Joint $j): string => $j->name, $joints)).'.', array_map(static fn (Joint $j): string => $j->id, $joints));
+
+            return;
+        }
+        foreach ($joints as $joint) {
+            yield new Finding($this->id(), Severity::Note, "{$joint->name}: glued on paint", ucfirst($joint->glue->word()).' on paint holds as well as the paint does: enough for a light part.', [$joint->id]);
+        }
+    }
+
     public function judge(Outlook $outlook): iterable
     {
         $context = $outlook->context;
+        yield from $this->onPaint($context);
         foreach ($context->kit->joints as $joint) {
             if ($context->breakdown->closesBeforePaint($joint->id) || $context->surface->joint($joint->id)->closedAt !== null) {
                 continue;
             }
             if (! $joint->glue->isCement() && ! $joint->carriesLoad) {
-                yield new Finding($this->id(), Severity::Note, "{$joint->name}: glued on paint", ucfirst($joint->glue->word()).' on paint holds as well as the paint does: enough for a light part.', [$joint->id]);
-
                 continue;
             }
             $bare = fn (Pin $p): bool => $p->operation === Operation::MaskFaces && $p->present === false && ($p->target === $joint->id || $p->purpose === $joint->id);

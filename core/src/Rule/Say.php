@@ -72,6 +72,12 @@ final class Say
         ))]);
     }
 
+    /** A step in front of another on one joint or piece. */
+    public static function insertBefore(string $findingKey, string $target, string $title, string $before, Operation $operation): Fix
+    {
+        return new Fix($title, [Edit::insert(new Inserted(Id::from('before', $findingKey, $title), $operation, [$target], $title, $before, answers: $findingKey))]);
+    }
+
     /**
      * @param  list<Fix|null>  $fixes
      * @return list<Fix>

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Spray;
 
+use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Kit\Size;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Medium;
@@ -27,7 +29,8 @@ final readonly class SetUp
     /** Flow of mix, ml/min, by nozzle. */
     private const FLOW = ['0.2' => 0.2, '0.35' => 0.4, '0.5' => 1.0];
 
-    public static function of(Step $step, Kit $kit): ?self
+    /** @param  HouseRules|null  $house  how amounts are estimated; null: by area */
+    public static function of(Step $step, Kit $kit, ?HouseRules $house = null): ?self
     {
         $product = $step->product;
         if ($product === null || ! $step->operation->leavesLayer()) {
@@ -39,11 +42,10 @@ final readonly class SetUp
         $area = $largest = 0.0;
         foreach ($step->targets as $id) {
             $cm2 = isset($kit->areasById[$id]) ? $kit->areasById[$id]->cm2() : 0;
-            $area += $cm2;
+            $area += $house?->says('estimate', 'count') === true ? self::counted($kit, $id) : $cm2;
             $largest = max($largest, $cm2);
         }
-        // Wider than the spray, about 30 mm square, or small: half as much arrives.
-        $small = $largest < 9;
+        $small = $largest < Amount::NARROWER_THAN_THE_SPRAY_CM2;
         $amount = Amount::of($area, $coat->filmMicrons($figures->referenceFilmMicrons), $family, $small, $step->thinned);
         if ($family === Family::Aerosol) {
             return new self('from the can', 'none', null, [20, 25], null, $coat, $amount);
@@ -61,6 +63,16 @@ final readonly class SetUp
         };
 
         return new self(self::ratioOf($amount->thinnerPerPaint), $figures->thinner, $task[2], $task[0], $task[1], $coat, $amount);
+    }
+
+    /** cm² an area stands for where call-outs are counted instead of measured (house rule). */
+    private static function counted(Kit $kit, string $areaId): float
+    {
+        $area = $kit->areasById[$areaId] ?? null;
+        $alike = $area === null ? 1 : $kit->partsById[$area->part]->count;
+        $size = $area === null || $area->measuredCm2 === null ? $area?->size : Size::nearest($area->measuredCm2 / $alike);
+
+        return ($size?->weight() ?? 0) * $alike * Size::CM2_PER_COUNT;
     }
 
     /** Minutes of spraying: mix / flow, and one for the piece. */

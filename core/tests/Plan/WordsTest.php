@@ -46,7 +46,7 @@ final class WordsTest extends TestCase
     {
         $context = $this->context();
         foreach (Operation::cases() as $operation) {
-            self::assertLessThan(Rank::of(Operation::Attach) + 1, Rank::of($operation), $operation->value);
+            self::assertLessThan(Rank::of(Operation::Photograph) + 1, Rank::of($operation), $operation->value);
             self::assertStringContainsString($operation->value, $this->step($operation, $context)->stage());
         }
     }

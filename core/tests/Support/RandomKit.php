@@ -26,11 +26,12 @@ final class RandomKit
 
     public function kit(): Kit
     {
-        $colours = $this->many(1, 5, fn (int $i): array => ['id' => $this->id(), 'position' => $i, 'name' => $this->name(), 'product' => $this->one($this->products), 'mustMatch' => $this->chance(40)]);
+        $colours = $this->many(1, 5, fn (int $i): array => ['id' => $this->id(), 'position' => $i, 'name' => $this->name(), 'product' => $this->one($this->products), 'mustMatch' => $this->chance(40), 'code' => $this->maybe(fn (): string => mb_substr($this->name(), 0, 12))]);
         $parts = $this->many(2, 6, fn (int $i): array => [
             'id' => $this->id(), 'position' => $i, 'name' => $this->name(), 'substrate' => $this->case(\AmberStep\Core\Material\Substrate::class),
             'number' => $this->maybe(fn (): string => $this->name()), 'bookletStep' => $this->maybe(fn (): int => $this->random->getInt(1, 99)), 'mouldedColour' => $this->maybe(fn (): string => sprintf('#%06X', $this->random->getInt(0, 0xFFFFFF))),
             'slot' => $this->maybe(fn (): string => $this->name()), 'hand' => $this->maybe(static fn (): string => 'port'), 'fragile' => $this->chance(20), 'stressed' => $this->chance(20), 'letsLight' => $this->chance(20),
+            'count' => $this->one([1, 1, 2, 14]), 'grip' => $this->maybe(fn (): string => $this->case(\AmberStep\Core\Kit\Grip::class)), 'origin' => $this->case(\AmberStep\Core\Kit\Origin::class), 'hollow' => $this->chance(20), 'option' => $this->maybe(fn (): string => $this->one(['canopy=open', 'a, b=c "d"', 'M=12'])),
         ]);
         $panes = $this->many(1, 2, fn (int $i): array => $this->area($i, $this->one($parts)['id'], [], 'pane', null));
         $areas = $this->many(1, 7, fn (int $i): array => $this->area($i + count($panes), $this->one($parts)['id'], array_column($colours, 'id'), $this->one(['outside', 'inside', 'joint-face', 'outside']), $this->chance(20) ? $this->one($panes)['id'] : null));
@@ -41,6 +42,7 @@ final class RandomKit
             return [
                 'id' => $this->id(), 'position' => $i, 'name' => $this->name(), 'parts' => [$parts[$two[0]]['id'], $parts[$two[1]]['id']], 'kind' => $this->case(\AmberStep\Core\Kit\JointKind::class), 'closed' => $this->case(\AmberStep\Core\Kit\Closed::class),
                 'glue' => $this->case(\AmberStep\Core\Material\Glue::class), 'carriesLoad' => $this->chance(30), 'blocks' => $this->chance(30) ? [$this->one($areas)['id']] : [], 'gapMm' => $this->number(0, 3), 'lengthCm' => $this->number(0, 60), 'filler' => $this->maybe(fn (): string => $this->case(\AmberStep\Core\Material\Filler::class)),
+                'pins' => $this->chance(60), 'removable' => $this->chance(30), 'bestSide' => $this->maybe(fn (): string => $this->name()),
             ];
         });
         $edges = count($areas) < 2 ? [] : $this->many(0, 5, function () use ($areas): array {
@@ -48,7 +50,7 @@ final class RandomKit
 
             return ['id' => $this->id(), 'areas' => [$areas[$two[0]]['id'], $areas[$two[1]]['id']], 'mm' => $this->number(1, 400), 'kind' => $this->case(\AmberStep\Core\Kit\EdgeKind::class), 'softMm' => $this->one([2, 2, 1.5, 0]), 'curve' => $this->case(\AmberStep\Core\Kit\Curve::class), 'subject' => $this->one([null, 'sprayed', 'taped'])];
         });
-        $pieces = array_map(fn (array $p): array => ['id' => $p['id'], 'name' => $this->name(), 'heldBy' => $this->maybe(fn (): string => $this->name())], $this->chance(50) ? [$parts[0]] : []);
+        $pieces = array_map(fn (array $p): array => ['id' => $p['id'], 'name' => $this->name(), 'heldBy' => $this->maybe(fn (): string => $this->name()), 'holder' => $this->maybe(fn (): string => $this->case(\AmberStep\Core\Kit\Holder::class))], $this->chance(50) ? [$parts[0]] : []);
 
         return Kit::fromArray(['name' => 'Random', 'scale' => 72, 'zone' => 'UTC', 'parts' => $parts, 'joints' => $joints, 'pieces' => $pieces, 'areas' => $areas, 'edges' => $edges, 'colours' => $colours]);
     }

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use AmberStep\Core\Booklet\BookletReader;
+use AmberStep\Core\Booklet\BringIn;
+use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Document\Problem;
+use AmberStep\Core\Kit\KitDiff;
+use AmberStep\Core\Kit\Parking;
+use AmberStep\Core\Lines\Reading;
+use AmberStep\Core\Log\Log;
+use App\Build\Changer;
+use App\Build\Planner;
+use App\Clock\BenchClock;
+use App\Http\Answer;
+use App\Http\LinesBody;
+use App\Http\Presenters\BookletPresenter;
+use App\Http\Presenters\BreakdownPresenter;
+use App\Http\Presenters\KitPresenter;
+use App\Http\Presenters\ReadingPresenter;
+use App\Repositories\BuildRepository;
+use App\Repositories\LoadedBuild;
+use App\Repositories\ShelfRepository;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** The booklet as it is called out, the lists of its colours, and the break-down. */
+final readonly class BookletController
+{
+    use LoadsBuilds;
+
+    public function __construct(private BuildRepository $builds, private ShelfRepository $shelf, private Changer $changer, private BenchClock $clock, private Answer $answer)
+    {
+    }
+
+    public function show(string $build): JsonResponse
+    {
+        return $this->answer->json(BookletPresenter::page($this->load($build), $this->shelf->shelf(), $this->clock->epoch(), $this->changer->undoable($build)));
+    }
+
+    /** What lines would be read as, with the totals as they would be: nothing changes. */
+    public function read(Request $request, string $build): JsonResponse
+    {
+        $loaded = $this->load($build);
+        $reading = $this->reading($request, $loaded);
+
+        return $this->answer->json([
+            ...ReadingPresenter::of($reading, KitDiff::edits($loaded->kit, $reading->kit), null),
+            'tally' => BookletPresenter::tally($reading->kit, $this->shelf->shelf(), Log::replay($loaded->events, $reading->kit, $this->shelf->shelf(), $this->clock->epoch())),
+        ]);
+    }
+
+    public function take(Request $request, string $build): JsonResponse
+    {
+        $loaded = $this->load($build);
+        $reading = $this->reading($request, $loaded);
+        if (($request->json()->all()['whole'] ?? false) === true && $reading->unread() !== []) {
+            throw new BadDocument(array_map(static fn ($l): Problem => new Problem("line {$l->number}", $l->problems[0]->wrong, $l->problems[0]->right), array_slice($reading->unread(), 0, 50)));
+        }
+        $left = implode("\n", array_map(static fn ($l): string => $l->text, $reading->unread()));
+        $edits = KitDiff::edits($loaded->kit, $reading->kit);
+        if ($edits === []) {
+            return $this->answer->json(['change' => null, 'revision' => $loaded->revision, 'left' => $left]);
+        }
+        $lines = $reading->understood();
+        $change = $this->changer->apply($build, Answer::revision($request), $lines === 1 ? '1 line of the booklet' : "{$lines} lines of the booklet", $edits);
+
+        return $this->answer->json(['change' => $change->toArray(), 'revision' => $change->revision, 'left' => $left], 201);
+    }
+
+    /** Makes parts and areas of all that is called out and on no piece yet. */
+    public function bringIn(Request $request, string $build): JsonResponse
+    {
+        $loaded = $this->load($build);
+        $lost = BookletPresenter::lost(Parking::active($loaded->kit));
+        $edits = BringIn::edits($loaded->kit, $lost, self::newId(...));
+        if ($edits === []) {
+            return $this->answer->json(['change' => null, 'revision' => $loaded->revision, 'left' => '']);
+        }
+        $change = $this->changer->apply($build, Answer::revision($request), count($lost) === 1 ? '1 call-out brought into the kit' : count($lost).' call-outs brought into the kit', $edits);
+
+        return $this->answer->json(['change' => $change->toArray(), 'revision' => $change->revision, 'left' => ''], 201);
+    }
+
+    public function lists(string $build): JsonResponse
+    {
+        $loaded = $this->load($build);
+        $shelf = $this->shelf->shelf();
+
+        return $this->answer->json(['build' => KitPresenter::name($loaded), 'lists' => BookletPresenter::lists($loaded->kit, $shelf, Log::replay($loaded->events, $loaded->kit, $shelf, $this->clock->epoch()))]);
+    }
+
+    public function breakdown(string $build, Planner $planner): JsonResponse
+    {
+        $loaded = $this->load($build);
+
+        return $this->answer->json(['build' => KitPresenter::name($loaded), ...BreakdownPresenter::of($planner->plan($loaded)), 'show' => array_map(static fn ($r): array => $r->toArray(), $loaded->kit->showRules), 'outages' => array_map(static fn ($o): array => $o->toArray(), $loaded->kit->outages), 'parked' => self::parked($loaded), 'noseWheel' => $loaded->kit->noseWheel, 'undoable' => $this->changer->undoable($build)?->toArray()]);
+    }
+
+    /** @return list<array<string, mixed>> parts that are not built, and why */
+    private static function parked(LoadedBuild $build): array
+    {
+        $why = (new Parking($build->kit))->why;
+
+        return array_values(array_map(static fn ($p): array => ['id' => $p->id, 'name' => $p->name, 'number' => $p->number, 'because' => $why[$p->id]], array_filter($build->kit->parts, static fn ($p): bool => isset($why[$p->id]))));
+    }
+
+    private function reading(Request $request, LoadedBuild $loaded): Reading
+    {
+        [$text, $whole] = LinesBody::of($request);
+
+        return BookletReader::read($text, $loaded->kit, $this->shelf->shelf(), self::newId(...), $whole);
+    }
+}

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Booklet;
+
+use AmberStep\Core\Kit\Joint;
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Log\Surface;
+use AmberStep\Core\Plan\Breakdown;
+use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Rule\Say;
+
+/** The booklet's gluing in its order, and what paint stands before it: the first of those is where someone who glues first comes to a dead stop. */
+final readonly class Gluing
+{
+    /** @param  list<GluingStop>  $stops  in the order of the booklet */
+    private function __construct(public array $stops)
+    {
+    }
+
+    public static function of(Kit $kit, Breakdown $breakdown, Surface $surface): self
+    {
+        $stops = [];
+        foreach (self::inOrder($kit) as $joint) {
+            if ($surface->joint($joint->id)->closedAt !== null) {
+                continue;
+            }
+            $stop = self::stop($joint, $kit, $breakdown, $surface);
+            if ($stop !== null) {
+                $stops[] = $stop;
+            }
+        }
+
+        return new self($stops);
+    }
+
+    /** The first that hides what is not painted yet; where none does, the first part left off for paint. */
+    public function deadStop(): ?GluingStop
+    {
+        foreach ($this->stops as $stop) {
+            if ($stop->closesOver) {
+                return $stop;
+            }
+        }
+
+        return $this->stops[0] ?? null;
+    }
+
+    /** The step at which a joint is glued by the booklet: once both its parts are there. */
+    public static function step(Joint $joint, Kit $kit): ?int
+    {
+        $steps = array_filter(array_map(static fn (string $p): ?int => $kit->partsById[$p]->bookletStep, $joint->parts), static fn (?int $s): bool => $s !== null);
+
+        return $steps === [] ? null : max($steps);
+    }
+
+    /** @return list<Joint> those with a step, by step, then in the user's order */
+    public static function inOrder(Kit $kit): array
+    {
+        $joints = array_values(array_filter($kit->joints, static fn (Joint $j): bool => self::step($j, $kit) !== null));
+        usort($joints, static fn (Joint $a, Joint $b): int => [self::step($a, $kit), $a->position, $a->id] <=> [self::step($b, $kit), $b->position, $b->id]);
+
+        return $joints;
+    }
+
+    private static function stop(Joint $joint, Kit $kit, Breakdown $breakdown, Surface $surface): ?GluingStop
+    {
+        $step = (int) self::step($joint, $kit);
+        $hidden = self::unpainted($joint->blocks, $kit, $surface);
+        if ($hidden !== []) {
+            return new GluingStop($step, $joint->id, $joint->name, array_keys($hidden), sprintf('Step %d closes %s over %s: paint %s first.', $step, $joint->name, Say::listed(self::names(array_merge(...array_values($hidden)), $kit)), self::colours($hidden, $kit)), true);
+        }
+        if ($breakdown->closesBeforePaint($joint->id)) {
+            return null;
+        }
+        $areas = [];
+        foreach ($breakdown->sides($joint) as $piece) {
+            array_push($areas, ...array_map(static fn ($a): string => $a->id, $piece->areas));
+        }
+        $wanted = self::unpainted($areas, $kit, $surface);
+
+        return $wanted === [] ? null : new GluingStop($step, $joint->id, $joint->name, array_keys($wanted), sprintf('Step %d glues %s: left off until after paint, since %s. First %s.', $step, $joint->name, $breakdown->reason($joint->id), self::colours($wanted, $kit)), false);
+    }
+
+    /**
+     * @param  list<string>  $areas
+     * @return array<string, list<string>> areas without their colour, by colour
+     */
+    private static function unpainted(array $areas, Kit $kit, Surface $surface): array
+    {
+        $wanted = [];
+        foreach ($areas as $id) {
+            $area = $kit->areasById[$id] ?? null;
+            $colour = $area?->intent->colour;
+            if ($area !== null && $colour !== null && $area->isPainted() && $surface->area($id)->count(Operation::Colour, $colour) === 0) {
+                $wanted[$colour][] = $id;
+            }
+        }
+
+        return $wanted;
+    }
+
+    /** @param  array<string, list<string>>  $byColour */
+    private static function colours(array $byColour, Kit $kit): string
+    {
+        return Say::listed(array_map(static fn (string $c): string => $kit->coloursById[$c]->name, array_map(strval(...), array_keys($byColour))));
+    }
+
+    /**
+     * @param  list<string>  $areas
+     * @return list<string>
+     */
+    private static function names(array $areas, Kit $kit): array
+    {
+        return array_map(static function (string $id) use ($kit): string {
+            $area = $kit->areasById[$id];
+            $part = $kit->partsById[$area->part];
+
+            return $part->name === $area->name ? $area->name : "{$part->name}, {$area->name}";
+        }, $areas);
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Kit;
+
+use AmberStep\Core\Document\Reader;
+
+/** One rule of the show this build is made for. */
+final readonly class ShowRule
+{
+    public function __construct(public string $id, public ShowDemand $demand)
+    {
+    }
+
+    public static function read(Reader $in): self
+    {
+        $rule = new self($in->id('id'), $in->oneOf('demand', ShowDemand::class, ShowDemand::NoBase));
+        $in->refuseTheRest();
+
+        return $rule;
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['id' => $this->id, 'demand' => $this->demand->value];
+    }
+}
