@@ -16,6 +16,13 @@ function do_first(Browser $browser, string $first): void
         $browser->see('.editor textarea')->click();
         $browser->keys("radome, 6, slate green, matt, hard 40 to upper hull in grey\nfairing, S, see grey, decals\npitot, brass, XS, sea grey");
         $browser->seeText('[data-testid="editor-says"]', '2 understood, 1 not');
+    } elseif ($first === 'call') {
+        $browser->see('.editor textarea')->click();
+        $browser->keys("22: B4 B5 S1 M x2\nB7 L5 XS left half called \"map case\"\nD3 deser sand S");
+        $browser->seeText('[data-testid="editor-says"]', '2 understood, 1 not');
+    } elseif ($first === 'deck') {
+        $browser->press('deck seam');
+        $browser->seeText('#joint-title', 'deck seam');
     } elseif ($first === 'film') {
         $browser->press('in microns');
         $browser->see('.film-limit');
@@ -33,6 +40,7 @@ $folder = __DIR__.'/../docs/screenshots';
 // name, station, place of the build, width, height, surround, what is done first
 $views = [
     ['kit-day', 'kit', 0, 1280, 800, 'day', 'type'], ['kit-tablet', 'kit', 1, 820, 1180, 'booth', ''], ['house-day', 'house', 0, 1280, 800, 'day', ''], ['sheet-day', 'sheet', 0, 1280, 800, 'day', ''],
+    ['booklet-day', 'booklet', 2, 1280, 800, 'day', 'call'], ['breakdown-day', 'breakdown', 2, 1280, 800, 'day', 'deck'], ['breakdown-tablet', 'breakdown', 3, 820, 1180, 'booth', ''], ['lists-tablet', 'lists', 2, 820, 1180, 'day', ''],
     ['bench-day', 'bench', 0, 1280, 800, 'day', ''], ['bench-booth', 'bench', 0, 1280, 800, 'booth', ''], ['bench-tablet', 'bench', 0, 820, 1180, 'day', ''],
     ['layers-day', 'layers', 1, 1280, 800, 'day', 'choose'], ['layers-booth', 'layers', 0, 1280, 800, 'booth', ''], ['layers-tablet', 'layers', 0, 820, 1180, 'booth', ''], ['film-day', 'layers', 1, 1280, 800, 'day', 'film'],
     ['log-day', 'log', 0, 1280, 800, 'day', ''], ['log-tablet', 'log', 0, 820, 1180, 'booth', ''],

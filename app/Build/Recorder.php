@@ -10,6 +10,7 @@ use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Event as LogEvent;
 use AmberStep\Core\Log\EventKind;
 use AmberStep\Core\Log\Log;
+use AmberStep\Core\Plan\Operation;
 use App\Clock\BenchClock;
 use App\Models\Event;
 use App\Repositories\BuildRepository;
@@ -94,7 +95,7 @@ final readonly class Recorder
 
     private static function named(Kit $kit, LogEvent $event): void
     {
-        $callouts = $event->kind === EventKind::Ticked ? array_map(static fn ($c): string => $c->id, $kit->callouts) : [];
+        $callouts = $event->kind === EventKind::Ticked || $event->operation === Operation::CloseColour ? array_map(static fn ($c): string => $c->id, $kit->callouts) : [];
         $problems = [];
         foreach ($event->targets as $i => $target) {
             if (! isset($kit->areasById[$target]) && ! isset($kit->jointsById[$target]) && ! isset($kit->partsById[$target]) && ! in_array($target, $callouts, true)) {

@@ -55,6 +55,23 @@ final class CommandsTest extends AppTestCase
         self::assertSame(json_decode((string) file_get_contents(__DIR__.'/../snapshots/cinder-plan.json'), true), json_decode($out, true), 'the plan of the demo changed: look at it, then store it anew');
     }
 
+    public function test_tally_and_break_down_of_the_tractor_in_words_and_as_json(): void
+    {
+        $tractor = Build::query()->where('name', 'Dunmore Type 6')->firstOrFail();
+        Artisan::call('amber:export', ['build' => $tractor->id, '--to' => $this->file]);
+        [$code, $out, $err] = $this->amber('amber:tally', $this->file, '--at='.self::NOW, '--json');
+        $tally = json_decode($out, true);
+        self::assertSame([0, ''], [$code, $err]);
+        self::assertSame(['Desert Sand', 58, 1, '1 × 10 ml'], [$tally['colours'][0]['name'], $tally['colours'][0]['counts'], $tally['colours'][0]['firstStep'], $tally['colours'][0]['packs']]);
+        self::assertStringContainsString('buy 1 × 10 ml for 2.60', $this->amber('amber:tally', $this->file, '--at='.self::NOW)[1]);
+
+        [$code, $out] = $this->amber('amber:breakdown', $this->file, '--at='.self::NOW, '--json');
+        self::assertSame([1, 'Hull'], [$code, json_decode($out, true)['pieces'][0]['name']], 'the forgotten mirrors are a stop');
+        self::assertStringContainsString('14 pegs at one time, of 20', $this->amber('amber:breakdown', $this->file, '--at='.self::NOW)[1]);
+        [$code, $out, $err] = $this->amber('amber:tally', '/nowhere.json', '--json');
+        self::assertSame([2, '', 'cannot be read'], [$code, $out, json_decode($err, true)['error']['problems'][0]['wrong']]);
+    }
+
     public function test_plan_in_words_says_which_air_it_assumed(): void
     {
         [$code, $out] = $this->amber('amber:plan', $this->file, '--at='.self::NOW);

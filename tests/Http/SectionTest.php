@@ -189,12 +189,6 @@ final class SectionTest extends AppTestCase
         $this->send('POST', "/api/builds/{$this->buildId()}/changes", ['title' => 'A change', 'edits' => $edits], ['If-Match' => "\"{$revision}\""])->assertCreated();
     }
 
-    /** @return array<string, mixed> */
-    private function planOf(string $id): array
-    {
-        return $this->send('GET', "/api/builds/{$id}/plan")->assertOk()->json();
-    }
-
     private function place(string $area): int
     {
         return (int) array_search($area, array_column($this->section['columns'], 'name'), true);

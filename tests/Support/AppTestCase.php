@@ -76,6 +76,12 @@ abstract class AppTestCase extends TestCase
     }
 
     /** @return array<string, mixed> */
+    protected function planOf(string $id): array
+    {
+        return $this->send('GET', "/api/builds/{$id}/plan")->assertOk()->json();
+    }
+
+    /** @return array<string, mixed> */
     protected function plan(): array
     {
         return $this->send('GET', "/api/builds/{$this->buildId()}/plan")->assertOk()->json();

@@ -2285,6 +2285,11 @@ export interface components {
             next: number | null;
         };
         Kit: {
+            holders: {
+                id: components["schemas"]["Id"];
+                holder: string;
+                owned: number;
+            }[];
             now: components["schemas"]["Instant"];
             build: components["schemas"]["BuildName"];
             /** @description The kit as lines that read back as it. */
@@ -2323,6 +2328,7 @@ export interface components {
             pins: boolean;
             removable: boolean;
             bestSide: string | null;
+            step: number | null;
             id: components["schemas"]["Id"];
             position: number;
             name: string;
@@ -2339,6 +2345,8 @@ export interface components {
             because: string;
         };
         KitPiece: {
+            /** @enum {string|null} */
+            holder: "clip" | "peg" | "stick" | "board" | "keel" | "stand" | null;
             id: components["schemas"]["Id"];
             name: string;
             heldBy: string | null;
@@ -2465,6 +2473,8 @@ export interface components {
             name: string;
             colours: components["schemas"]["Id"][];
             sentence: string;
+            /** @description It hides what is not painted yet. */
+            closesOver: boolean;
         };
         Tally: {
             colours: components["schemas"]["ColourNeed"][];
@@ -2620,6 +2630,7 @@ export interface components {
             event: components["schemas"]["Id"];
         };
         Fitting: {
+            left: number;
             id: components["schemas"]["Id"];
             name: string;
             number: string | null;

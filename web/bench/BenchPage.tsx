@@ -35,7 +35,7 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
     };
     const keys = useMemo(
         () => ({
-            Enter: () => step !== null && !sent && done(step, at),
+            Enter: () => step !== null && step.list === null && !sent && done(step, at),
             w: () => step !== null && step.faultTargets.length > 0 && show('fault'),
             t: () => step !== null && show('time'),
             m: () => document.getElementById('minutes')?.focus(),
@@ -63,7 +63,7 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
             </div>
             <div className="bench-main">
                 {step !== null ? (
-                    <StepCard step={step} sent={sent} closesAt={bench.closesAt} zone={zone} done={() => done(step, at)} wrong={() => show('fault')} earlier={() => show('time')} />
+                    <StepCard buildId={buildId} step={step} sent={sent} closesAt={bench.closesAt} zone={zone} done={() => done(step, at)} wrong={() => show('fault')} earlier={() => show('time')} />
                 ) : (
                     <Waiting bench={bench} />
                 )}
@@ -79,6 +79,9 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                         At your usual sessions the build is finished <strong>{wall(bench.finish, at, zone)}</strong>.
                     </p>
                 )}
+                <Link className="plain-press bench-sheet" to={`/b/${buildId}/lists`}>
+                    Colour lists
+                </Link>
                 <Link className="plain-press bench-sheet" to={`/b/${buildId}/sheet`}>
                     Sheet for this evening
                 </Link>

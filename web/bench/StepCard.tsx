@@ -3,9 +3,11 @@ import type { ReactElement } from 'react';
 import type { Step } from '../api/types';
 import { StackColumn } from '../drawing/StackColumn';
 import { useNow } from '../frame/clock';
+import { ColourRows } from '../lists/ColourRows';
 import { minutesUntil, span, wall } from '../frame/words';
 
 interface Props {
+    buildId: string;
     step: Step;
     sent: boolean;
     closesAt: string | null;
@@ -16,7 +18,7 @@ interface Props {
 }
 
 /** The step at hand, large enough to be read at arm's length. */
-export function StepCard({ step, sent, closesAt, zone, done, wrong, earlier }: Props): ReactElement {
+export function StepCard({ buildId, step, sent, closesAt, zone, done, wrong, earlier }: Props): ReactElement {
     const at = useNow();
 
     return (
@@ -37,7 +39,8 @@ export function StepCard({ step, sent, closesAt, zone, done, wrong, earlier }: P
                     </p>
                 )}
                 {step.setUp !== null && <Figures step={step} />}
-                {step.setUp === null && (
+                {step.list !== null && <ColourRows buildId={buildId} list={step.list} button={step.button} />}
+                {step.setUp === null && step.list === null && (
                     <dl className="figures">
                         <div>
                             <dt>hands on</dt>
@@ -59,9 +62,11 @@ export function StepCard({ step, sent, closesAt, zone, done, wrong, earlier }: P
                 )}
             </div>
             <div className="step-presses">
-                <Button data-main onClick={done} disabled={sent} data-testid="done">
-                    {sent ? 'Sending' : step.button} <kbd aria-hidden="true">Enter</kbd>
-                </Button>
+                {step.list === null && (
+                    <Button data-main onClick={done} disabled={sent} data-testid="done">
+                        {sent ? 'Sending' : step.button} <kbd aria-hidden="true">Enter</kbd>
+                    </Button>
+                )}
                 {step.faultTargets.length > 0 && (
                     <Button onClick={wrong} data-testid="wrong">
                         Something went wrong

@@ -11,8 +11,10 @@ export function Totals({ tally }: { tally: Tally }): ReactElement {
     return (
         <aside className="booklet-side" aria-label="Running totals">
             {stop !== null && (
-                <section className="card dead-stop" data-edge="thought" data-testid="dead-stop">
-                    <h2>Dead stop at step {stop.step}</h2>
+                <section className="card dead-stop" data-edge="think" data-testid="dead-stop">
+                    <h2>
+                        {stop.closesOver ? 'Dead stop at step' : 'First wait at step'} {stop.step}
+                    </h2>
                     <p>{stop.sentence}</p>
                 </section>
             )}
@@ -41,7 +43,7 @@ export function Totals({ tally }: { tally: Tally }): ReactElement {
                                             {c.name}
                                             <small>
                                                 {c.code !== null && `${c.code} · `}
-                                                {c.parts} {c.parts === 1 ? 'part' : 'parts'}, {c.cm2} cm², {c.coats} coats
+                                                {c.parts} {c.parts === 1 ? 'part' : 'parts'} · {c.cm2} cm²
                                             </small>
                                         </span>
                                     </th>
@@ -86,7 +88,7 @@ export function Totals({ tally }: { tally: Tally }): ReactElement {
                     <h2 id="gluing-title" className="card-title">
                         Paint before gluing
                     </h2>
-                    <ol>
+                    <ol tabIndex={0} aria-labelledby="gluing-title">
                         {tally.gluing.map((g) => (
                             <li key={g.joint}>
                                 <b>{g.step}</b>

@@ -14,6 +14,9 @@ const HousePage = lazy(() => import('../house/HousePage'));
 const BenchPage = lazy(() => import('../bench/BenchPage'));
 const LayersPage = lazy(() => import('../layers/LayersPage'));
 const SheetPage = lazy(() => import('../bench/SheetPage'));
+const BookletPage = lazy(() => import('../booklet/BookletPage'));
+const BreakdownPage = lazy(() => import('../breakdown/BreakdownPage'));
+const ListsPage = lazy(() => import('../lists/ListsPage'));
 const LogPage = lazy(() => import('../log/LogPage'));
 
 /** Each station keeps its own number, even while some are not built. */
@@ -23,6 +26,9 @@ const STATIONS = [
     { key: '6', path: 'bench', name: 'Bench' },
     { key: '8', path: 'log', name: 'Log' },
 ] as const;
+
+/** Pages that belong to a station. */
+const UNDER: Record<string, string> = { booklet: 'kit', breakdown: 'kit', lists: 'bench', sheet: 'bench' };
 
 export function App(): ReactElement {
     return (
@@ -45,6 +51,9 @@ function Screen(): ReactElement {
     const keys = useMemo(
         () => ({
             ...Object.fromEntries(STATIONS.map((s) => [s.key, () => build !== undefined && void go(`/b/${build}/${s.path}`)])),
+            b: () => build !== undefined && void go(`/b/${build}/booklet`),
+            d: () => build !== undefined && void go(`/b/${build}/breakdown`),
+            l: () => build !== undefined && void go(`/b/${build}/lists`),
             h: () => build !== undefined && void go(`/b/${build}/house`),
             n: () => bringIn(true),
             '?': () => showHelp(true),
@@ -64,7 +73,7 @@ function Screen(): ReactElement {
             <nav className="stations" aria-label="Stations">
                 {build !== undefined &&
                     STATIONS.map((s) => (
-                        <Link key={s.path} className="station" to={`/b/${build}/${s.path}`} aria-current={pathname.endsWith('/' + s.path) ? 'page' : undefined}>
+                        <Link key={s.path} className="station" to={`/b/${build}/${s.path}`} aria-current={(UNDER[station] ?? station) === s.path ? 'page' : undefined}>
                             {s.name}
                             {s.path === 'layers' && here !== undefined && here.stops > 0 && <span className="station-count" aria-label={`${here.stops} open stops`}>{here.stops}</span>}
                         </Link>
@@ -92,6 +101,9 @@ function Screen(): ReactElement {
                     {here !== undefined && station === 'house' && <HousePage key={here.id} buildId={here.id} />}
                     {here !== undefined && station === 'layers' && <LayersPage key={here.id} buildId={here.id} />}
                     {here !== undefined && station === 'sheet' && <SheetPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'booklet' && <BookletPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'breakdown' && <BreakdownPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'lists' && <ListsPage key={here.id} buildId={here.id} />}
                     {here !== undefined && station === 'log' && <LogPage key={here.id} buildId={here.id} />}
                 </Suspense>
                 {frame.data !== undefined && here === undefined && (

@@ -14,3 +14,10 @@ export function readNumber(text: string): number | string | null {
 
     return Number.isFinite(number) ? number : 'Write a number, such as 19.5.';
 }
+
+/** An amount of paint, to what a person can measure: 0.05 ml. */
+export function ml(amount: number): string {
+    const shown = amount >= 10 ? amount.toFixed(0) : amount >= 1 ? amount.toFixed(1) : amount.toFixed(2);
+
+    return `${shown} ml`;
+}

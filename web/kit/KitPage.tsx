@@ -11,6 +11,7 @@ import { wall } from '../frame/words';
 import { CsvPresses } from './CsvPresses';
 import { Grid, type GridRow } from './Grid';
 import { GrammarHelp } from './GrammarHelp';
+import { KitViews } from './KitViews';
 import { LineEditor } from './LineEditor';
 import { PaintSheet } from './PaintSheet';
 import { tablesOf, type ListName } from './tables';
@@ -94,6 +95,7 @@ function KitStation({ kit }: { kit: Kit }): ReactElement {
         <div className="kit">
             <div className="page-head">
                 <h1>Kit</h1>
+                <KitViews buildId={buildId} here="kit" />
                 <p>
                     {kit.build.name}, 1/{kit.build.scale} · {kit.pieces.length} {kit.pieces.length === 1 ? 'piece' : 'pieces'}, {kit.areas.length} {kit.areas.length === 1 ? 'area' : 'areas'}, {kit.colours.length}{' '}
                     {kit.colours.length === 1 ? 'colour' : 'colours'}

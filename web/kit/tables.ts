@@ -73,8 +73,13 @@ export function tablesOf(kit: Kit): Table[] {
                 { field: 'fragile', title: 'Fragile', options: YES },
                 { field: 'stressed', title: 'Stressed', options: YES },
                 { field: 'letsLight', title: 'Lets light', options: YES },
+                { field: 'count', title: 'How many', numeric: true },
+                { field: 'grip', title: 'Grip', options: ['hole', 'tab', 'flat back', 'open below', 'none'] },
+                { field: 'origin', title: 'From', options: ['kit', 'added', 'base'] },
+                { field: 'hollow', title: 'Hollow', options: YES },
+                { field: 'option', title: 'Only with' },
             ],
-            rows: kit.parts.map((p) => ({ id: p.id, cells: { name: p.name, substrate: words(p.substrate), number: p.number ?? '', bookletStep: p.bookletStep === null ? '' : String(p.bookletStep), mouldedColour: p.mouldedColour ?? '', slot: p.slot ?? '', hand: p.hand ?? '', fragile: flag(p.fragile), stressed: flag(p.stressed), letsLight: flag(p.letsLight) } })),
+            rows: kit.parts.map((p) => ({ id: p.id, cells: { name: p.name, substrate: words(p.substrate), number: p.number ?? '', bookletStep: p.bookletStep === null ? '' : String(p.bookletStep), mouldedColour: p.mouldedColour ?? '', slot: p.slot ?? '', hand: p.hand ?? '', fragile: flag(p.fragile), stressed: flag(p.stressed), letsLight: flag(p.letsLight), count: p.count === 1 ? '' : String(p.count), grip: words(p.grip), origin: p.origin, hollow: flag(p.hollow), option: p.option ?? '' } })),
         },
         {
             list: 'joints',
@@ -90,9 +95,13 @@ export function tablesOf(kit: Kit): Table[] {
                 { field: 'gapMm', title: 'Gap, mm', numeric: true },
                 { field: 'lengthCm', title: 'Length, cm', numeric: true },
                 { field: 'filler', title: 'Filler', options: FILLERS },
+                { field: 'step', title: 'Step', numeric: true },
+                { field: 'pins', title: 'Pins', options: YES },
+                { field: 'removable', title: 'Comes off', options: YES },
+                { field: 'bestSide', title: 'Best side' },
                 { field: 'because', title: 'So the plan has it', fixed: true },
             ],
-            rows: kit.joints.map((j) => ({ id: j.id, cells: { name: j.name, between: j.parts.map(part).join(' + '), kind: j.kind, closed: j.closed === 'before' ? 'before paint' : j.closed === 'after' ? 'after paint' : 'undecided', glue: words(j.glue), carriesLoad: flag(j.carriesLoad), gapMm: j.gapMm === 0 ? '' : String(j.gapMm), lengthCm: j.lengthCm === 0 ? '' : String(j.lengthCm), filler: words(j.filler), because: `${j.beforePaint ? 'before paint' : 'after paint'}: ${j.because}` } })),
+            rows: kit.joints.map((j) => ({ id: j.id, cells: { name: j.name, between: j.parts.map(part).join(' + '), kind: j.kind, closed: j.closed === 'before' ? 'before paint' : j.closed === 'after' ? 'after paint' : 'undecided', glue: words(j.glue), carriesLoad: flag(j.carriesLoad), gapMm: j.gapMm === 0 ? '' : String(j.gapMm), lengthCm: j.lengthCm === 0 ? '' : String(j.lengthCm), filler: words(j.filler), step: j.step === null ? '' : String(j.step), pins: flag(j.pins), removable: flag(j.removable), bestSide: j.bestSide ?? '', because: `${j.beforePaint ? 'before paint' : 'after paint'}: ${j.because}` } })),
         },
         {
             list: 'edges',
@@ -120,13 +129,14 @@ export function tablesOf(kit: Kit): Table[] {
                 { field: 'family', title: 'Family', fixed: true },
                 { field: 'level', title: 'Left', fixed: true, numeric: true },
                 { field: 'mustMatch', title: 'Must match', options: YES },
+                { field: 'code', title: 'Booklet code' },
                 { field: 'areas', title: 'Areas', fixed: true, numeric: true },
             ],
             rows: kit.colours.map((c) => {
                 const paint = product(c.product);
                 const on = kit.areas.filter((a) => a.intent.colour === c.id);
 
-                return { id: c.id, swatch: paint?.swatch ?? null, cells: { colour: '', name: c.name, product: paint?.name ?? '', family: paint?.familyWord ?? '', level: paint?.levelMl == null ? '' : `${paint.levelMl} ml`, mustMatch: flag(c.mustMatch), areas: String(on.length) } };
+                return { id: c.id, swatch: paint?.swatch ?? null, cells: { colour: '', name: c.name, product: paint?.name ?? '', family: paint?.familyWord ?? '', level: paint?.levelMl == null ? '' : `${paint.levelMl} ml`, mustMatch: flag(c.mustMatch), code: c.code ?? '', areas: String(on.length) } };
             }),
         },
         {
@@ -135,12 +145,13 @@ export function tablesOf(kit: Kit): Table[] {
             empty: 'Pieces follow from the parts and their joints.',
             columns: [
                 { field: 'name', title: 'Piece' },
+                { field: 'holder', title: 'On', options: ['clip', 'peg', 'stick', 'board', 'keel', 'stand'] },
                 { field: 'heldBy', title: 'Held by' },
                 { field: 'parts', title: 'Parts', fixed: true },
                 { field: 'areas', title: 'Areas', fixed: true, numeric: true },
                 { field: 'cm2', title: 'cm²', fixed: true, numeric: true },
             ],
-            rows: kit.pieces.map((p) => ({ id: p.id, cells: { name: p.name, heldBy: p.heldBy ?? '', parts: p.parts.join(', '), areas: String(p.areas), cm2: String(p.cm2) } })),
+            rows: kit.pieces.map((p) => ({ id: p.id, cells: { name: p.name, holder: p.holder ?? '', heldBy: p.heldBy ?? '', parts: p.parts.join(', '), areas: String(p.areas), cm2: String(p.cm2) } })),
         },
     ];
 }

@@ -9,6 +9,8 @@ export const HEAD = 34;
 const LEFT = 34;
 const FOLDED = 24;
 const GAP = 7;
+/** With the gap beside it 24 px: the head of a piece of one column can still be pressed alone. */
+const ALONE = 17;
 const LOWEST = 0.66;
 
 /** Height of a row by what it shows: masks and seams are thin, layers thick enough to read. */
@@ -70,9 +72,10 @@ export function place(section: Section, folded: ReadonlySet<string>, room: numbe
     for (const piece of pieces) {
         const isFolded = folded.has(piece.id);
         const from = x;
+        const width = isFolded ? FOLDED : piece.columns.length === 1 ? Math.max(ALONE, each) : each;
         for (const index of isFolded ? piece.columns.slice(0, 1) : piece.columns) {
-            columns.push({ column: section.columns[index] as SectionColumn, index, x, width: isFolded ? FOLDED : each });
-            x += isFolded ? FOLDED : each;
+            columns.push({ column: section.columns[index] as SectionColumn, index, x, width });
+            x += width;
         }
         placed.push({ id: piece.id, name: piece.name, x: from, width: x - from, folded: isFolded, columns: piece.columns });
         x += GAP;

@@ -23,6 +23,7 @@ use App\Http\Presenters\KitPresenter;
 use App\Http\Presenters\ReadingPresenter;
 use App\Repositories\BuildRepository;
 use App\Repositories\LoadedBuild;
+use App\Repositories\Settings;
 use App\Repositories\ShelfRepository;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -32,13 +33,13 @@ final readonly class BookletController
 {
     use LoadsBuilds;
 
-    public function __construct(private BuildRepository $builds, private ShelfRepository $shelf, private Changer $changer, private BenchClock $clock, private Answer $answer)
+    public function __construct(private BuildRepository $builds, private ShelfRepository $shelf, private Changer $changer, private BenchClock $clock, private Settings $settings, private Answer $answer)
     {
     }
 
     public function show(string $build): JsonResponse
     {
-        return $this->answer->json(BookletPresenter::page($this->load($build), $this->shelf->shelf(), $this->clock->epoch(), $this->changer->undoable($build)));
+        return $this->answer->json(BookletPresenter::page($this->load($build), $this->shelf->shelf(), $this->settings->house(), $this->clock->epoch(), $this->changer->undoable($build)));
     }
 
     /** What lines would be read as, with the totals as they would be: nothing changes. */
@@ -49,7 +50,7 @@ final readonly class BookletController
 
         return $this->answer->json([
             ...ReadingPresenter::of($reading, KitDiff::edits($loaded->kit, $reading->kit), null),
-            'tally' => BookletPresenter::tally($reading->kit, $this->shelf->shelf(), Log::replay($loaded->events, $reading->kit, $this->shelf->shelf(), $this->clock->epoch())),
+            'tally' => BookletPresenter::tally($reading->kit, $this->shelf->shelf(), $this->settings->house(), Log::replay($loaded->events, $reading->kit, $this->shelf->shelf(), $this->clock->epoch())),
         ]);
     }
 
@@ -90,7 +91,7 @@ final readonly class BookletController
         $loaded = $this->load($build);
         $shelf = $this->shelf->shelf();
 
-        return $this->answer->json(['build' => KitPresenter::name($loaded), 'lists' => BookletPresenter::lists($loaded->kit, $shelf, Log::replay($loaded->events, $loaded->kit, $shelf, $this->clock->epoch()))]);
+        return $this->answer->json(['build' => KitPresenter::name($loaded), 'lists' => BookletPresenter::lists($loaded->kit, $shelf, $this->settings->house(), Log::replay($loaded->events, $loaded->kit, $shelf, $this->clock->epoch()))]);
     }
 
     public function breakdown(string $build, Planner $planner): JsonResponse

@@ -10,6 +10,7 @@ use AmberStep\Core\Booklet\Gluing;
 use AmberStep\Core\Booklet\ListItem;
 use AmberStep\Core\Booklet\Tally;
 use AmberStep\Core\Kit\Callout;
+use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\PaintedFace;
 use AmberStep\Core\Kit\Parking;
@@ -25,7 +26,7 @@ use App\Repositories\LoadedBuild;
 final class BookletPresenter
 {
     /** @return array<string, mixed> */
-    public static function page(LoadedBuild $build, Shelf $shelf, int $nowEpoch, ?Applied $undoable): array
+    public static function page(LoadedBuild $build, Shelf $shelf, HouseRules $house, int $nowEpoch, ?Applied $undoable): array
     {
         $kit = $build->kit;
         $parked = (new Parking($kit))->why;
@@ -41,26 +42,26 @@ final class BookletPresenter
             'callouts' => array_map(static fn (Callout $c): array => self::callout($c, $kit, $shelf, $parked[$c->id] ?? null), $callouts),
             'lost' => count(self::lost($active)),
             'options' => self::options($kit),
-            'tally' => self::tally($kit, $shelf, Log::replay($build->events, $kit, $shelf, $nowEpoch)),
+            'tally' => self::tally($kit, $shelf, $house, Log::replay($build->events, $kit, $shelf, $nowEpoch)),
             'undoable' => $undoable?->toArray(),
         ];
     }
 
     /** @return array<string, mixed> */
-    public static function tally(Kit $kit, Shelf $shelf, Surface $surface): array
+    public static function tally(Kit $kit, Shelf $shelf, HouseRules $house, Surface $surface): array
     {
         $active = Parking::active($kit);
-        $breakdown = new Breakdown($active, $active->house);
+        $breakdown = new Breakdown($active, $house->with($kit->house));
         $lists = ColourLists::of($active, $breakdown, $surface);
 
-        return TallyPresenter::of(Tally::of($active, $lists, $shelf), Gluing::of($active, $breakdown, $surface));
+        return TallyPresenter::of(Tally::of($active, $lists, $shelf, $house->with($kit->house)), Gluing::of($active, $breakdown, $surface));
     }
 
     /** @return list<array<string, mixed>> */
-    public static function lists(Kit $kit, Shelf $shelf, Surface $surface): array
+    public static function lists(Kit $kit, Shelf $shelf, HouseRules $house, Surface $surface): array
     {
         $active = Parking::active($kit);
-        $lists = ColourLists::of($active, new Breakdown($active, $active->house), $surface);
+        $lists = ColourLists::of($active, new Breakdown($active, $house->with($kit->house)), $surface);
         $out = [];
         foreach ($lists->byColour as $id => $items) {
             $out[] = self::list((string) $id, $items, $active, $shelf, $surface);

@@ -13,6 +13,7 @@ use AmberStep\Core\Plan\Holding;
 use AmberStep\Core\Plan\JointAdvice;
 use AmberStep\Core\Plan\Piece;
 use AmberStep\Core\Plan\Plan;
+use AmberStep\Core\Rule\HandedPart;
 
 /** The break-down: what is glued when and with what, and what each piece is held by. For the screen and amber:breakdown. */
 final class BreakdownPresenter
@@ -27,10 +28,10 @@ final class BreakdownPresenter
         $stop = Gluing::of($context->kit, $context->breakdown, $context->surface)->deadStop();
 
         return [
-            'deadStop' => $stop?->sentence,
+            'deadStop' => $stop?->closesOver === true ? $stop->sentence : null,
             'pieces' => array_map(static fn (Piece $p): array => self::piece($p, $context), $context->breakdown->pieces),
             'joints' => array_map(static fn ($j): array => self::joint(JointAdvice::of($j, $context), $order[$j->id] ?? null, $plan), self::inOrder($context, $order)),
-            'holders' => array_map(static fn (HolderNeed $n): array => ['holder' => $n->holder->value, 'word' => $n->holder->plural(), 'atOnce' => $n->atOnce, 'owned' => $n->owned, 'short' => $n->short(), 'for' => $n->shortNames()], HolderNeed::all($context, $plan->left)),
+            'holders' => array_map(static fn (HolderNeed $n): array => ['holder' => $n->holder->value, 'word' => $n->atOnce === 1 ? $n->holder->word() : $n->holder->plural(), 'atOnce' => $n->atOnce, 'owned' => $n->owned, 'short' => $n->short(), 'for' => $n->shortNames()], HolderNeed::all($context, $plan->left)),
             'fitting' => array_map(static fn (Part $p): array => self::handed($p, $context), array_values(array_filter($context->kit->parts, static fn (Part $p): bool => $p->isHanded()))),
             'findings' => array_values(array_filter(PlanPresenter::findings($plan), static fn (array $f): bool => in_array($f['rule'], self::RULES, true))),
         ];
@@ -86,6 +87,7 @@ final class BreakdownPresenter
         return [
             'id' => $part->id, 'name' => $part->name, 'number' => $part->number, 'place' => $part->place(), 'count' => $part->count,
             'fitted' => array_map(static fn (array $f): array => ['place' => $f[0], 'event' => $f[1]], $fitted),
+            'left' => HandedPart::notFitted($context)[$part->id] ?? 0,
             'places' => self::places($part, $context),
         ];
     }

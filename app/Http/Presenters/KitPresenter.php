@@ -34,10 +34,11 @@ final class KitPresenter
             'lines' => LinePrinter::text($kit, $shelf),
             'parts' => self::sorted($document['parts']),
             'joints' => array_map(static fn (array $j): array => [...$j, 'beforePaint' => $breakdown->closesBeforePaint($j['id']), 'because' => $breakdown->reason($j['id'])], self::sorted($document['joints'])),
-            'pieces' => array_map(static fn ($p): array => ['id' => $p->id, 'name' => $p->name, 'heldBy' => $p->heldBy, 'parts' => array_map(static fn ($part): string => $part->name, $p->parts), 'areas' => count($p->areas), 'cm2' => round(array_sum(array_map(static fn (Area $a): float => $a->cm2(), $p->areas)), 1)], $breakdown->pieces),
+            'pieces' => array_map(static fn ($p): array => ['id' => $p->id, 'name' => $p->name, 'heldBy' => $p->heldBy, 'holder' => ($kit->labelsById[$p->id] ?? null)?->holder?->value, 'parts' => array_map(static fn ($part): string => $part->name, $p->parts), 'areas' => count($p->areas), 'cm2' => round(array_sum(array_map(static fn (Area $a): float => $a->cm2(), $p->areas)), 1)], $breakdown->pieces),
             'areas' => array_map(static fn (array $a): array => [...$a, 'logged' => $logged[$a['id']] ?? 0], self::sorted($document['areas'])),
             'edges' => $document['edges'],
             'colours' => self::sorted($document['colours']),
+            'holders' => $document['holders'],
             'products' => array_map(self::product(...), $shelf->products),
             'undoable' => $undoable?->toArray(),
         ];
@@ -71,7 +72,7 @@ final class KitPresenter
 
     public static function cellTitle(Kit $kit, string $list, string $id, string $field, string $text): string
     {
-        $words = ['cm2' => 'size', 'insideColour' => 'inside colour', 'preshade' => 'pre-shade', 'seenThrough' => 'seen through', 'bookletStep' => 'step', 'mouldedColour' => 'moulded', 'letsLight' => 'lets light', 'carriesLoad' => 'load', 'gapMm' => 'gap', 'lengthCm' => 'length', 'softMm' => 'width', 'mustMatch' => 'must match', 'heldBy' => 'held by'];
+        $words = ['cm2' => 'size', 'insideColour' => 'inside colour', 'preshade' => 'pre-shade', 'seenThrough' => 'seen through', 'bookletStep' => 'step', 'mouldedColour' => 'moulded', 'letsLight' => 'lets light', 'carriesLoad' => 'load', 'gapMm' => 'gap', 'lengthCm' => 'length', 'softMm' => 'width', 'mustMatch' => 'must match', 'heldBy' => 'held by', 'holder' => 'on', 'count' => 'how many', 'origin' => 'from', 'option' => 'only with', 'bestSide' => 'best side', 'removable' => 'comes off', 'code' => 'booklet code'];
 
         return ucfirst(self::nameIn($kit, $list, $id)).': '.($words[$field] ?? $field).' '.($text === '' ? 'emptied' : $text);
     }

@@ -41,6 +41,6 @@ final class TallyPresenter
     /** @return array<string, mixed> */
     private static function stop(GluingStop $stop): array
     {
-        return ['step' => $stop->step, 'joint' => $stop->joint, 'name' => $stop->name, 'colours' => $stop->colours, 'sentence' => $stop->sentence];
+        return ['step' => $stop->step, 'joint' => $stop->joint, 'name' => $stop->name, 'colours' => $stop->colours, 'sentence' => $stop->sentence, 'closesOver' => $stop->closesOver];
     }
 }

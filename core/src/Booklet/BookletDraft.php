@@ -62,7 +62,7 @@ final class BookletDraft
         $this->said[$mark] = $line;
         $known = $this->before[$mark] ?? null;
         $position = $known['position'] ?? null;
-        $thing = ['id' => $known['id'] ?? ($this->newId)(), 'position' => is_int($position) && isset($this->callouts[$mark]) ? $position : $this->next(), ...$fields];
+        $thing = ['id' => $known['id'] ?? ($this->newId)(), 'position' => is_int($position) ? $position : $this->next(), ...$fields];
         $this->callouts[$mark] = $thing;
 
         return $known === null ? 'new' : 'known';

@@ -83,9 +83,12 @@ final readonly class BookletLine
         if (mb_strlen($name) > 12 || preg_match('/[\s,:+]/u', $name) === 1) {
             throw new NotRead("\"{$code->text}\" is not a code", 'write it as the booklet prints it, up to 12 characters without spaces, such as H8 = sea grey');
         }
-        $id = $paint->text === '' ? null : $this->colours->find($paint);
+        if ($paint->text === '') {
+            throw new NotRead('no paint follows the code', "write {$code->text} = sea grey");
+        }
+        $id = $this->colours->find($paint);
         if ($id === null) {
-            throw new NotRead("no colour and no paint is called \"{$paint->text}\"", $this->callouts->near($paint->text));
+            throw new NotRead("no colour and no paint is called \"{$paint->text}\"", $this->callouts->near($paint->text, 'use a colour of the build or a paint on the shelf'));
         }
         foreach ($this->draft->kit->all('colours') as $other) {
             if ($other['id'] !== $id && is_string($other['code'] ?? null) && strcasecmp($other['code'], $name) === 0) {

@@ -118,8 +118,21 @@ final readonly class BringIn
 
         return [$this->draft->findOrMake('areas', new Ref($name), [
             'part' => $part, 'face' => $face->value, 'size' => $callout->size->value, 'cm2' => $callout->cm2() === $callout->size->cm2() ? null : $callout->cm2(),
-            'intent' => $callout->clear ? $intent : [...$intent, 'colour' => $callout->colour],
+            'intent' => $callout->clear ? $intent : [...$intent, 'colour' => $callout->colour, 'sheen' => $face === Face::Outside ? $this->sheenOf((string) $callout->colour) : null],
         ], $part)];
+    }
+
+    /** A part of a colour gets the sheen its other outsides have. */
+    private function sheenOf(string $colour): ?string
+    {
+        foreach ($this->draft->all('areas') as $area) {
+            $intent = is_array($area['intent'] ?? null) ? $area['intent'] : [];
+            if (($intent['colour'] ?? null) === $colour && is_string($intent['sheen'] ?? null) && ($area['face'] ?? '') === Face::Outside->value) {
+                return $intent['sheen'];
+            }
+        }
+
+        return null;
     }
 
     /** The part and its faces; the colour too where that name is another area's. */

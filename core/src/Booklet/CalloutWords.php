@@ -59,11 +59,12 @@ final readonly class CalloutWords
         return is_string($name) ? $name : '';
     }
 
-    public function near(string $word): string
+    /** @param  string  $else  what to say where nothing is near */
+    public function near(string $word, string $else = 'say what the code means first, such as H8 = sea grey'): string
     {
         $nearest = Nearest::to($word, [...$this->codes(), ...$this->colours->names()]);
 
-        return $nearest === null ? 'say what the code means first, such as H8 = sea grey' : "did you mean {$nearest}";
+        return $nearest === null ? $else : "did you mean {$nearest}";
     }
 
     /**

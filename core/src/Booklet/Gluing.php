@@ -47,9 +47,12 @@ final readonly class Gluing
         return $this->stops[0] ?? null;
     }
 
-    /** The step at which a joint is glued by the booklet: once both its parts are there. */
+    /** The step at which a joint is glued by the booklet: its own, else once both its parts are there. */
     public static function step(Joint $joint, Kit $kit): ?int
     {
+        if ($joint->step !== null) {
+            return $joint->step;
+        }
         $steps = array_filter(array_map(static fn (string $p): ?int => $kit->partsById[$p]->bookletStep, $joint->parts), static fn (?int $s): bool => $s !== null);
 
         return $steps === [] ? null : max($steps);
@@ -117,7 +120,7 @@ final readonly class Gluing
             $area = $kit->areasById[$id];
             $part = $kit->partsById[$area->part];
 
-            return $part->name === $area->name ? $area->name : "{$part->name}, {$area->name}";
+            return str_starts_with(mb_strtolower($area->name), mb_strtolower($part->name)) ? $area->name : "{$part->name}, {$area->name}";
         }, $areas);
     }
 }

@@ -43,6 +43,7 @@ final readonly class GluingWords
             throw new NotRead('a part has no joint with itself', 'name the other part');
         }
         $id = $this->joint($parts);
+        $this->draft->kit->set('joints', $id, 'step', $this->draft->step);
         $line->about = 'gluing';
         $line->title = "step {$this->draft->step}: {$this->nameOf($parts[0])} to {$this->nameOf($parts[1])}";
         $line->phrases[] = new ReadPhrase($phrase->start, $head->length, $line->title);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Booklet;
 
+use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\Size;
 use AmberStep\Core\Material\Product;
@@ -19,9 +20,10 @@ final readonly class Tally
     {
     }
 
-    public static function of(Kit $kit, ColourLists $lists, Shelf $shelf): self
+    /** @param  HouseRules  $house  says by which school */
+    public static function of(Kit $kit, ColourLists $lists, Shelf $shelf, HouseRules $house): self
     {
-        $byCount = $kit->house->says('estimate', 'count');
+        $byCount = $house->says('estimate', 'count');
         $needs = [];
         foreach ($lists->byColour as $colourId => $items) {
             $colour = $kit->colour((string) $colourId);

@@ -19,6 +19,7 @@ final readonly class Joint
      * @param  bool  $pins  it has pins or tabs that align it
      * @param  bool  $removable  it shall come off again, for a case or a repair
      * @param  string|null  $bestSide  the side that is made perfect if both cannot be
+     * @param  int|null  $step  of the booklet that glues it; null: once both its parts are there
      */
     public function __construct(
         public string $id,
@@ -36,6 +37,7 @@ final readonly class Joint
         public bool $pins = true,
         public bool $removable = false,
         public ?string $bestSide = null,
+        public ?int $step = null,
     ) {
     }
 
@@ -46,6 +48,7 @@ final readonly class Joint
             $in->problems->add($in->path('parts'), 'does not name two different parts', 'give the ids of the two parts that meet');
             $parts = ['', ''];
         }
+        $step = $in->optionalNumber('step', 1, 999);
         $joint = new self(
             $in->id('id'),
             $in->whole('position', 0, 100000, 0),
@@ -62,6 +65,7 @@ final readonly class Joint
             $in->flag('pins', true),
             $in->flag('removable'),
             $in->optionalText('bestSide', 80),
+            $step === null ? null : (int) $step,
         );
         $in->refuseTheRest();
 
@@ -86,7 +90,7 @@ final readonly class Joint
             'kind' => $this->kind->value, 'closed' => $this->closed->value, 'glue' => $this->glue->value,
             'carriesLoad' => $this->carriesLoad, 'blocks' => $this->blocks, 'gapMm' => $this->gapMm,
             'lengthCm' => $this->lengthCm, 'filler' => $this->filler?->value,
-            'pins' => $this->pins, 'removable' => $this->removable, 'bestSide' => $this->bestSide,
+            'pins' => $this->pins, 'removable' => $this->removable, 'bestSide' => $this->bestSide, 'step' => $this->step,
         ];
     }
 }

@@ -6,6 +6,7 @@ namespace AmberStep\Core\Lines;
 
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Kit\Edit;
+use AmberStep\Core\Kit\Holder;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\KitDiff;
 use AmberStep\Core\Material\Shelf;
@@ -16,16 +17,16 @@ final class Cell
 {
     private const LEADS = [
         'areas' => ['insideColour' => 'inside', 'ground' => 'on', 'preshade' => 'preshade', 'seenThrough' => 'seen through'],
-        'parts' => ['number' => 'no', 'bookletStep' => 'step', 'mouldedColour' => 'moulded', 'slot' => 'slot', 'hand' => 'hand'],
-        'joints' => ['gapMm' => 'gap', 'filler' => 'fill'],
+        'parts' => ['number' => 'no', 'bookletStep' => 'step', 'mouldedColour' => 'moulded', 'slot' => 'slot', 'hand' => 'hand', 'grip' => 'grip', 'option' => 'option'],
+        'joints' => ['gapMm' => 'gap', 'filler' => 'fill', 'step' => 'step', 'bestSide' => 'best side'],
     ];
 
-    private const FLAGS = ['decals', 'polish', 'fragile', 'stressed', 'letsLight', 'carriesLoad', 'mustMatch'];
+    private const FLAGS = ['decals', 'polish', 'fragile', 'stressed', 'letsLight', 'carriesLoad', 'mustMatch', 'hollow', 'pins', 'removable'];
 
     private const INTENT = ['colour', 'insideColour', 'ground', 'preshade', 'decals', 'wash', 'sheen', 'polish'];
 
     /** What an emptied cell means where it is not simply nothing. */
-    private const EMPTY = ['curve' => 'flat', 'face' => 'outside', 'gapMm' => 0.0, 'lengthCm' => 0.0, 'softMm' => 2.0];
+    private const EMPTY = ['curve' => 'flat', 'face' => 'outside', 'gapMm' => 0.0, 'lengthCm' => 0.0, 'softMm' => 2.0, 'count' => 1, 'origin' => 'kit'];
 
     /**
      * @param  Closure(): string  $newId
@@ -56,6 +57,8 @@ final class Cell
         }
         match (true) {
             $field === 'name' => $draft->set($list, $id, 'name', Ref::read(new Phrase(Ref::quoted($text), 0, 0), 'a thing')->name),
+            $field === 'holder' => $draft->set($list, $id, 'holder', self::holder($text)),
+            $field === 'code' => $draft->set($list, $id, 'code', $text === '' ? null : (mb_strlen($text) <= 12 ? $text : throw new NotRead('a code has up to 12 characters', 'write it as the booklet prints it, such as H8'))),
             $field === 'heldBy' => $draft->set($list, $id, 'heldBy', $text === '' ? null : $text),
             in_array($field, self::FLAGS, true) => $draft->set($list, $id, self::path($list, $field), self::flag($text)),
             $text === '' && $field !== 'size' && $field !== 'product' && $field !== 'mm' => $draft->set($list, $id, self::path($list, $field), self::EMPTY[$field] ?? null),
@@ -69,7 +72,12 @@ final class Cell
         $colours = new ColourFinder($shelf, $draft);
         $areaWords = new AreaWords($draft, $colours, $areas);
         $lead = self::LEADS[$list][$field] ?? null;
-        $led = $lead === null ? $phrase : new Phrase("{$lead} {$phrase->text}", 0, $phrase->length);
+        $led = match (true) {
+            $lead !== null => new Phrase("{$lead} {$phrase->text}", 0, $phrase->length),
+            $field === 'count' => new Phrase('x'.ltrim($phrase->text, 'x×'), 0, $phrase->length),
+            $field === 'origin' => new Phrase("{$phrase->text} part", 0, $phrase->length),
+            default => $phrase,
+        };
         $part = $draft->get($list, $id, 'part');
         $read = match ($list) {
             'areas' => $field === 'colour' ? $areaWords->colour($phrase, $id) : $areaWords->read($led, $id, is_string($part) ? $part : ''),
@@ -97,6 +105,16 @@ final class Cell
     private static function path(string $list, string $field): string
     {
         return $list === 'areas' && in_array($field, self::INTENT, true) ? "intent.{$field}" : $field;
+    }
+
+    private static function holder(string $text): ?string
+    {
+        $holder = Holder::tryFrom(mb_strtolower($text));
+        if ($text !== '' && $holder === null) {
+            throw new NotRead("\"{$text}\" is no holder", 'use one of '.implode(', ', array_map(static fn (Holder $h): string => $h->value, Holder::cases())));
+        }
+
+        return $holder?->value;
     }
 
     private static function flag(string $text): bool

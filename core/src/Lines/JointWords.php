@@ -25,7 +25,21 @@ final readonly class JointWords
             return $word[2];
         }
 
-        return $this->gap($phrase, $jointId) ?? $this->long($phrase, $jointId) ?? $this->filler($phrase, $jointId) ?? $this->blocks($phrase, $jointId) ?? $this->bestSide($phrase, $jointId);
+        return $this->gap($phrase, $jointId) ?? $this->long($phrase, $jointId) ?? $this->filler($phrase, $jointId) ?? $this->blocks($phrase, $jointId) ?? $this->bestSide($phrase, $jointId) ?? $this->step($phrase, $jointId);
+    }
+
+    private function step(Phrase $phrase, string $jointId): ?string
+    {
+        $text = $phrase->behind('step');
+        if ($text === null) {
+            return null;
+        }
+        if (preg_match('/\A[1-9]\d{0,2}\z/', $text->text) !== 1) {
+            throw new NotRead("\"{$text->text}\" is not a step of the booklet", 'write a whole number from 1 to 999, such as step 12');
+        }
+        $this->draft->set('joints', $jointId, 'step', (int) $text->text);
+
+        return "glued at step {$text->text}";
     }
 
     private function bestSide(Phrase $phrase, string $jointId): ?string

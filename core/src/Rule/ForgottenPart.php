@@ -29,6 +29,7 @@ final class ForgottenPart implements Judges, OrdersSteps
     public function order(Context $context): iterable
     {
         foreach ($context->steps->with(Operation::CloseColour) as $close) {
+            // One put in by hand names no colour, and waits for nothing.
             $sprays = array_values(array_filter($context->steps->all(), static fn (Step $s): bool => in_array($s->operation, [Operation::Colour, Operation::InsideColour], true) && $s->counted() === $close->counted() && ! $s->isRemedy()));
             yield from Say::all($sprays, [$close], $this, 'A colour is closed when all that gets it has it.');
         }

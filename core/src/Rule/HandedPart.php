@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
+use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Kit\Part;
+use AmberStep\Core\Kit\Removal;
 use AmberStep\Core\Plan\Context;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
@@ -22,7 +24,10 @@ final class HandedPart implements Judges, OrdersSteps
     public function order(Context $context): iterable
     {
         foreach ($context->steps->with(Operation::TestFit) as $fit) {
-            $part = $context->kit->partsById[$fit->purpose];
+            $part = $context->kit->partsById[$fit->purpose] ?? null;
+            if ($part === null) {
+                continue;
+            }
             $joins = array_values(array_filter($context->steps->all(), static fn (Step $s): bool => $s->operation->joins() && in_array($part->id, $context->kit->jointsById[(string) $s->jointId]->parts ?? [], true)));
             $wash = array_values(array_filter($context->steps->ofPiece($fit->pieceId), static fn (Step $s): bool => $s->operation === Operation::Wash));
             yield from Say::all([$fit], [...$joins, ...$wash], $this, "{$part->name} fits in more than one way: it is tried and marked first.");
@@ -68,8 +73,25 @@ final class HandedPart implements Judges, OrdersSteps
         $names = Say::listed(array_map(static fn (string $id): string => ($left[$id] > 1 ? "{$left[$id]} × " : '').$context->kit->partsById[$id]->name, array_keys($left)));
         $first = array_key_first($left);
         yield new Finding($this->id(), Severity::Think, $count === 1 ? "{$names} is left over" : "{$count} parts are left over", "Everything is glued, and {$names} was not fitted.", array_keys($left), [], [
-            new Fix($count === 1 ? 'It is a spare' : 'They are spares', array_map(static fn (string $id): \AmberStep\Core\Kit\Edit => \AmberStep\Core\Kit\Edit::set('parts', $id, 'option', 'spare=used'), array_keys($left))),
+            new Fix($count === 1 ? 'It is a spare' : 'They are spares', self::spared($context, $left)),
         ], rests: (string) $first.$count);
+    }
+
+    /**
+     * Parts of which none is fitted leave the kit; of the others so many fewer are counted.
+     *
+     * @param  non-empty-array<string, int>  $left
+     * @return non-empty-list<Edit>
+     */
+    private static function spared(Context $context, array $left): array
+    {
+        $edits = [];
+        foreach ($left as $id => $missing) {
+            $part = $context->kit->partsById[$id];
+            array_push($edits, ...($missing === $part->count ? Removal::of($context->kit, 'parts', $id) : [Edit::set('parts', $id, 'count', $part->count - $missing)]));
+        }
+
+        return $edits === [] ? throw new \LogicException('nothing is left over') : $edits;
     }
 
     /** @return array<string, int> parts that are neither glued nor ticked off as fitted, and how many of each */

@@ -20,6 +20,9 @@ final class ShowRuleOrder implements OrdersSteps
     {
         foreach ($context->steps->with(Operation::Photograph) as $photograph) {
             $others = array_values(array_filter($context->steps->all(), static fn (Step $s): bool => ! $s->operation->isOfTheBuild() && ! $s->isRemedy()));
+            if ($photograph->isRemedy()) {
+                continue;
+            }
             if ($photograph->purpose === 'bare') {
                 yield from Say::all([$photograph], array_values(array_filter($others, static fn (Step $s): bool => $s->operation->sprays())), $this, 'The show wants photographs from before paint.');
             } else {

@@ -24,7 +24,10 @@ final class VinylStuffed implements Judges, OrdersSteps
     public function order(Context $context): iterable
     {
         foreach ($context->steps->with(Operation::Stuff) as $stuff) {
-            $part = $context->kit->partsById[$stuff->purpose];
+            $part = $context->kit->partsById[$stuff->purpose] ?? null;
+            if ($part === null) {
+                continue;
+            }
             $key = static fn (Operation $o): string => "{$stuff->pieceId}/{$o->value}/{$part->id}/1";
             $chain = array_values(array_filter(array_map(static fn (Operation $o): ?Step => $context->steps->find($key($o)), [Operation::Soften, Operation::Trim, Operation::Stuff, Operation::FitWarm])));
             for ($i = 1; $i < count($chain); $i++) {

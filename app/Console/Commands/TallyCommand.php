@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Log\Log;
+use AmberStep\Core\Material\Shelf;
+use App\Clock\BenchClock;
+use App\Http\Presenters\BookletPresenter;
+use Symfony\Component\Console\Output\OutputInterface;
+
+/** What the colours of a build file need, by both schools, and what to buy. */
+final class TallyCommand extends Speaks
+{
+    protected $signature = 'amber:tally {file : a build file} {--at= : as of this instant, UTC} {--json : print JSON}';
+
+    protected $description = 'Tally the paint a build file needs, and the cheapest packs';
+
+    public function handle(BenchClock $clock): int
+    {
+        return $this->speak(function () use ($clock): int {
+            $file = $this->file();
+            $shelf = new Shelf($file->products);
+            /** @var array{colours: list<array{name: string, code: string|null, parts: int, counts: int, mlByArea: float, mlByCount: float, buyMl: float, packs: string|null, price: float|null, firstStep: int|null}>, counts: int, ml: float, price: float, deadStop: array{sentence: string}|null} $tally */
+            $tally = BookletPresenter::tally($file->kit, $shelf, new HouseRules, Log::replay($file->events, $file->kit, $shelf, $this->at($clock)));
+            if ($this->option('json') === true) {
+                $this->output->writeln(self::json($tally), OutputInterface::OUTPUT_RAW);
+
+                return self::SUCCESS;
+            }
+            foreach ($tally['colours'] as $c) {
+                $this->line(sprintf('%-20s %-4s %-8s %3d parts %4d counts  %6.2f ml by area, %6.2f ml by counting%s', $c['name'], $c['code'] ?? '', $c['firstStep'] === null ? '' : "step {$c['firstStep']}", $c['parts'], $c['counts'], $c['mlByArea'], $c['mlByCount'], $c['buyMl'] <= 0 ? '' : '; buy '.($c['packs'] ?? sprintf('%.2f ml', $c['buyMl'])).($c['price'] === null ? '' : sprintf(' for %.2f', $c['price']))));
+            }
+            $this->line(sprintf('%d counts, %.2f ml, to buy for %.2f', $tally['counts'], $tally['ml'], $tally['price']));
+            if ($tally['deadStop'] !== null) {
+                $this->line($tally['deadStop']['sentence']);
+            }
+
+            return self::SUCCESS;
+        });
+    }
+}
