@@ -59,6 +59,7 @@ function BookletStation({ booklet }: { booklet: Booklet }): ReactElement {
             area.current?.focus();
         }
     };
+    const wrongLine = reading?.lines.find((l) => l.problems.length > 0);
     const open = whole && reading !== undefined && reading.unread > 0;
 
     return (
@@ -117,6 +118,7 @@ function BookletStation({ booklet }: { booklet: Booklet }): ReactElement {
                                     {reading.unread > 0 && (
                                         <>
                                             , <strong className="bad">{reading.unread} not</strong>
+                                            {wrongLine !== undefined && ` · line ${wrongLine.number}: ${wrongLine.problems[0]?.sentence ?? ''}`}
                                         </>
                                     )}
                                     {reading.removes > 0 && ` · takes ${reading.removes} out`}

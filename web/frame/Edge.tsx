@@ -1,4 +1,4 @@
-import { useState, type ReactElement } from 'react';
+import { useEffect, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import type { Frame } from '../api/types';
 import { Mark } from '../drawing/Mark';
@@ -15,6 +15,9 @@ export function Edge({ frame, buildId, station }: { frame: Frame | undefined; bu
     const [asking, ask] = useState<'room' | 'import' | null>(null);
     const zone = frame?.builds[0]?.zone ?? 'UTC';
     const room = frame?.room;
+    const builds = frame?.builds.length;
+    // With more builds than fit, the one in hand is the one to see.
+    useEffect(() => document.querySelector('.edge-tab[aria-current]')?.scrollIntoView({ inline: 'nearest', block: 'nearest' }), [buildId, builds]);
 
     return (
         <header className="edge">

@@ -105,7 +105,7 @@ function Says({ line, read }: { line: string; read: ReadLine | undefined }): Rea
             </li>
         );
     }
-    const words = read.about === 'note' ? 'a note' : [`${read.isNew ? '' : 'changes '}${read.title}`, ...read.phrases.map((p) => p.meaning)].join(' · ');
+    const words = read.about === 'note' ? 'a note' : read.about === 'call-out' ? `${read.isNew ? '' : 'again: '}${read.title}` : [`${read.isNew ? '' : 'changes '}${read.title}`, ...read.phrases.map((p) => p.meaning)].join(' · ');
 
     return (
         <li className="says" data-about={read.about} title={words}>

@@ -46,7 +46,11 @@ final class CleanGear implements Judges, OrdersHolds
             $colours = array_values(array_unique(array_filter(array_map(static fn ($p): string => $p->step->operation->sprays() ? $p->step->product->name ?? '' : '', $waits), static fn (string $n): bool => $n !== '')));
             $tonight = array_filter($outlook->left, static fn ($p): bool => ! isset($waits[$p->step->key]) && $p->startEpoch < $context->nowEpoch + self::A_DAY && $p->startEpoch < $outage->sinceEpoch + self::A_DAY);
             $titles = array_values(array_unique(array_map(static fn ($p): string => \AmberStep\Core\Plan\Words::title($p->step, $context), array_slice($tonight, 0, self::SHOWN))));
-            $sentence = (count($waits) === 1 ? '1 step waits for it' : count($waits).' steps wait for it')
+            $sentence = (match (count($waits)) {
+                0 => 'Nothing waits for it',
+                1 => '1 step waits for it',
+                default => count($waits).' steps wait for it',
+            })
                 .($colours === [] ? '' : ': '.Say::listed(array_slice($colours, 0, 5))).'. '
                 .($titles === [] ? 'Nothing else can be done tonight.' : 'Meanwhile: '.Say::listed($titles).(count($tonight) > self::SHOWN ? ', and more' : '').'.');
             yield new Finding($this->id(), Severity::Think, ucfirst(self::words($outage, $context->kit)), $sentence, [$outage->id], array_keys($waits), [

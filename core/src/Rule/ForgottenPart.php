@@ -7,6 +7,7 @@ namespace AmberStep\Core\Rule;
 use AmberStep\Core\Booklet\BringIn;
 use AmberStep\Core\Booklet\ColourLists;
 use AmberStep\Core\Booklet\ListItem;
+use AmberStep\Core\Document\Id;
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Callout;
 use AmberStep\Core\Kit\Colour;
@@ -38,7 +39,7 @@ final class ForgottenPart implements Judges, OrdersSteps
     public function judge(Outlook $outlook): iterable
     {
         $context = $outlook->context;
-        foreach ($context->kit->colours as $colour) {
+        foreach ([...$context->kit->colours, null] as $colour) {
             yield from $this->onNoPiece($context, $colour);
         }
         yield from $this->withoutFinish($context);
@@ -51,20 +52,22 @@ final class ForgottenPart implements Judges, OrdersSteps
     /**
      * The booklet calls parts out that no piece has, or that have another colour there.
      *
+     * @param  Colour|null  $colour  null: what is clear
      * @return iterable<Finding>
      */
-    private function onNoPiece(Context $context, Colour $colour): iterable
+    private function onNoPiece(Context $context, ?Colour $colour): iterable
     {
-        $lost = array_values(array_filter($context->kit->callouts, static fn (Callout $c): bool => $c->colour === $colour->id && ColourLists::areasOf($context->kit, $c) === []));
+        $called = $colour->name ?? 'Clear';
+        $lost = array_values(array_filter($context->kit->callouts, static fn (Callout $c): bool => ($colour === null ? $c->clear : $c->colour === $colour->id) && ColourLists::areasOf($context->kit, $c) === []));
         if ($lost === []) {
             return;
         }
         $names = Say::listed(array_map(static fn (Callout $c): string => $c->called(), array_slice($lost, 0, 6))).(count($lost) > 6 ? ' and '.(count($lost) - 6).' more' : '');
         $verb = count($lost) === 1 ? 'is' : 'are';
-        yield new Finding($this->id(), Severity::Stop, "{$colour->name}: {$names} {$verb} on no piece", "The booklet calls {$names} out in {$colour->name}, and the plan paints no such thing.", [$colour->id, ...array_map(static fn (Callout $c): string => $c->id, $lost)], [], Say::fixes([
+        yield new Finding($this->id(), Severity::Stop, "{$called}: {$names} {$verb} on no piece", $colour === null ? "The booklet has {$names} clear, and the plan knows no such pane." : "The booklet calls {$names} out in {$called}, and the plan paints no such thing.", [Id::from('on no piece', $colour->id ?? 'clear')], [], Say::fixes([
             self::bringIn($context, $lost),
             new Fix('Strike it from the booklet: it is not built', array_map(static fn (Callout $c): Edit => Edit::remove('callouts', $c->id), $lost)),
-        ]));
+        ]), rests: $names);
     }
 
     /** @param  non-empty-list<Callout>  $lost */
@@ -115,7 +118,7 @@ final class ForgottenPart implements Judges, OrdersSteps
 
     private static function area(Part $part, string $name, ?string $colour): Edit
     {
-        return Edit::add('areas', (new Area(\AmberStep\Core\Document\Id::from('finish', $part->id, (string) $colour), $part->position, $part->id, $name, new Intent($colour)))->toArray());
+        return Edit::add('areas', (new Area(Id::from('finish', $part->id, (string) $colour), $part->position, $part->id, $name, new Intent($colour)))->toArray());
     }
 
     /**
@@ -135,8 +138,8 @@ final class ForgottenPart implements Judges, OrdersSteps
             return;
         }
         $names = Say::listed(array_map(static fn (ListItem $i): string => $i->words(), array_slice($open, 0, 6))).(count($open) > 6 ? ' and '.(count($open) - 6).' more' : '');
-        yield new Finding($this->id(), Severity::Stop, $closed ? "{$colour->name} is closed without {$names}" : "{$colour->name} cannot be closed yet: {$names}", 'Not ticked on its list. Painted another day it comes out in a slightly different shade.', [$colour->id, ...array_map(static fn (ListItem $i): string => $i->id, $open)], [$close->key], [
+        yield new Finding($this->id(), Severity::Stop, $closed ? "{$colour->name} is closed without {$names}" : "{$colour->name} cannot be closed yet: {$names}", 'Not ticked on its list. Painted another day it comes out in a slightly different shade.', [$colour->id], [$close->key], [
             new Fix(count($open) === 1 ? 'Strike it from the list: it gets none of it' : 'Strike them from the list: they get none of it', array_map(static fn (ListItem $i): Edit => Edit::remove('callouts', $i->id), $open)),
-        ]);
+        ], rests: $names);
     }
 }

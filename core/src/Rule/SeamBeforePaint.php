@@ -57,12 +57,13 @@ final class SeamBeforePaint implements Judges, OrdersSteps
                 new Fix('Close it before paint', [Edit::set('joints', $joint->id, 'closed', 'before')]),
                 new Fix('It is a line that belongs there', [Edit::set('joints', $joint->id, 'kind', 'line')]),
             ];
+            // Once paint is on, closing it before paint is no way out any more.
+            $painted = $this->painted($context, $joint->parts);
             if (! $context->breakdown->closesBeforePaint($joint->id)) {
-                yield new Finding($this->id(), Severity::Stop, "{$joint->name} is to vanish, and closes after paint", 'Filling and sanding it would take the paint off again on both sides.', [$joint->id], ["{$joint->id}/attach/all/1"], $fixes);
+                yield new Finding($this->id(), Severity::Stop, "{$joint->name} is to vanish, and closes after paint", 'Filling and sanding it would take the paint off again on both sides.', [$joint->id], ["{$joint->id}/attach/all/1"], $painted === [] ? $fixes : [$fixes[1]]);
 
                 continue;
             }
-            $painted = $this->painted($context, $joint->parts);
             if ($painted !== []) {
                 $key = (new Finding($this->id(), Severity::Stop, '', '', [$joint->id, ...$painted]))->key;
                 yield new Finding($this->id(), Severity::Stop, "Paint is on before {$joint->name} is closed", 'It must vanish: it still has to be glued, filled and sanded, through '.Say::listed(array_map($context->areaName(...), $painted)).'.', [$joint->id, ...$painted], [], [

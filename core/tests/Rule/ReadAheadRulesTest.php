@@ -38,6 +38,16 @@ final class ReadAheadRulesTest extends TestCase
         self::assertSame([], $build->plan()->stops());
     }
 
+    public function test_a_clear_part_on_no_piece_is_told_too(): void
+    {
+        $build = new TypedBuild("part hull, no A1\nhull / side, 60, sea grey", "2: A1 sea grey L\n9: D1 D2 clear S");
+        [$finding] = $build->says('forgotten-part');
+        self::assertSame('Clear: D1 and D2 are on no piece', $finding->title);
+        $build->fix($finding, 'Bring them into the kit');
+        self::assertSame([], $build->says('forgotten-part'));
+        self::assertTrue($build->kit->partsById[$build->part('D2')]->isClear());
+    }
+
     public function test_a_part_nobody_gave_a_finish_is_asked_about(): void
     {
         $build = new TypedBuild("part hull, no A1\nhull / side, 60, sea grey\npart cap, no A2\nhull + cap", '2: A1 sea grey L');

@@ -28,6 +28,8 @@ final class TypedBuild
 
     public Kit $kit;
 
+    public int $now = self::NOW;
+
     public readonly Shelf $shelf;
 
     /** @var list<Event> */
@@ -57,9 +59,9 @@ final class TypedBuild
         $this->kit = $reading->kit;
     }
 
-    public function plan(): Plan
+    public function plan(?Kit $kit = null): Plan
     {
-        return Plan::compile($this->kit, new HouseRules, $this->shelf, $this->events, new Room([], self::NOW, new DailyCycle(20, 20, 0.5, 0.5, $this->kit->zone)), Calendar::usual($this->kit->zone), self::NOW);
+        return Plan::compile($kit ?? $this->kit, new HouseRules, $this->shelf, $this->events, new Room([], $this->now, new DailyCycle(20, 20, 0.5, 0.5, $this->kit->zone)), Calendar::usual($this->kit->zone), $this->now);
     }
 
     /** @param  array<string, mixed>  $more */

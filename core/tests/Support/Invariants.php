@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Tests\Support;
+
+use AmberStep\Core\Log\Event;
+use AmberStep\Core\Log\EventKind;
+use AmberStep\Core\Plan\Plan;
+use AmberStep\Core\Plan\StepEvent;
+use AmberStep\Core\Tests\Rule\MistakesTest;
+
+/** What holds for the plan of every build, however it was written down. */
+trait Invariants
+{
+    /** @param  callable(list<mixed>): list<mixed>  $shuffled */
+    private function theInvariantsHold(Build|TypedBuild $build, Plan $plan, callable $shuffled, int $seed): void
+    {
+        self::assertSame(self::told($plan), self::told($build->plan()), "seed {$seed}: compile is not deterministic");
+        $this->orderOfArrivalDoesNotMatter($build, $shuffled, $plan, $seed);
+        $this->doingWhatBenchProposesMovesNothingElse($build, $plan, $seed);
+        $this->takingBackIsAsIfItNeverWas($build, $plan, $seed);
+        $this->fixesWork($build, $plan, $seed);
+    }
+
+    private function doNext(Build|TypedBuild $build, Plan $plan): void
+    {
+        $next = $plan->byTime()[0];
+        $build->now = max($build->now, $next->endEpoch);
+        $build->events[] = StepEvent::of($next->step, sprintf('01E0000000%016d', count($build->events) + 1), $build->now, $build->now);
+    }
+
+    private function orderOfArrivalDoesNotMatter(Build|TypedBuild $build, callable $shuffled, Plan $plan, int $seed): void
+    {
+        $events = $build->events;
+        $build->events = $shuffled($events);
+        self::assertSame(self::told($plan), self::told($build->plan()), "seed {$seed}: the order of arrival matters");
+        $build->events = $events;
+    }
+
+    private function doingWhatBenchProposesMovesNothingElse(Build|TypedBuild $build, Plan $plan, int $seed): void
+    {
+        $now = $plan->now();
+        if ($now === null) {
+            return;
+        }
+        $build->events[] = StepEvent::of($now->step, '01F00000000000000000000001', $build->now, $build->now);
+        $after = $build->plan();
+        array_pop($build->events);
+        $expected = array_values(array_diff(array_keys($plan->left), [$now->step->key]));
+        self::assertSame($expected, array_keys($after->left), "seed {$seed}: doing {$now->step->key} moved the rest");
+    }
+
+    private function takingBackIsAsIfItNeverWas(Build|TypedBuild $build, Plan $plan, int $seed): void
+    {
+        $now = $plan->now();
+        if ($now === null) {
+            return;
+        }
+        $events = $build->events;
+        $build->events[] = StepEvent::of($now->step, '01F00000000000000000000002', $build->now, $build->now);
+        $build->events[] = new Event('01F00000000000000000000003', EventKind::TakeBack, $build->now, $build->now, takesBack: '01F00000000000000000000002');
+        self::assertSame(self::told($plan), self::told($build->plan()), "seed {$seed}: taking back leaves a trace");
+        $build->events = $events;
+    }
+
+    private function fixesWork(Build|TypedBuild $build, Plan $plan, int $seed): void
+    {
+        foreach (array_slice($plan->findings, 0, 4) as $finding) {
+            foreach ($finding->fixes as $fix) {
+                $after = $build->plan($build->kit->apply($fix->edits));
+                $where = "seed {$seed}: {$finding->rule} ({$finding->title}) after \"{$fix->title}\"";
+                self::assertNotContains($finding->key, array_column($after->findings, 'key'), "{$where}: still there");
+                self::assertSame([], MistakesTest::newStops($plan, $after), "{$where}: new stops");
+            }
+        }
+    }
+
+    /** @return list<mixed> all a plan says */
+    private static function told(Plan $plan): array
+    {
+        return [
+            array_map(static fn ($p): array => [$p->startEpoch, $p->endEpoch, $p->waitsOn, $p->step->targets], $plan->left),
+            array_map(static fn ($f): array => [$f->key, $f->severity->value, $f->title, $f->facts, array_map(static fn ($x) => $x->title, $f->fixes)], $plan->findings),
+            array_map(static fn ($a): array => [$a->kind->value, $a->step, $a->untilEpoch], $plan->pieces),
+            array_map(static fn ($h): array => [$h->key, $h->untilEpoch, $h->label], $plan->holds),
+        ];
+    }
+}
