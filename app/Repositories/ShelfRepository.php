@@ -36,7 +36,7 @@ final class ShelfRepository
     {
         $counts = DB::transaction(function () use ($products): array {
             $added = $changed = 0;
-            foreach ($products as $product) {
+            foreach (self::withSpectra($products) as $product) {
                 $known = Product::query()->find($product->id);
                 if ($known === null) {
                     $this->addMissing([$product]);
@@ -57,6 +57,17 @@ final class ShelfRepository
     }
 
     /**
+     * With their spectra: recovered once, when they are put on the shelf, and kept.
+     *
+     * @param  list<Paint>  $products
+     * @return list<Paint>
+     */
+    private static function withSpectra(array $products): array
+    {
+        return array_map(static fn (Paint $p): Paint => $p->withSpectrum(), $products);
+    }
+
+    /**
      * Puts products on the shelf that are not there yet, by id.
      *
      * @param  list<Paint>  $products
@@ -64,7 +75,7 @@ final class ShelfRepository
     public function addMissing(array $products, bool $demo = false): void
     {
         $position = (int) Product::query()->max('position');
-        foreach ($products as $product) {
+        foreach (self::withSpectra($products) as $product) {
             if (Product::query()->find($product->id) === null) {
                 Product::query()->create(['id' => $product->id, 'position' => ++$position, 'body' => $product->toArray(), 'demo' => $demo]);
             }

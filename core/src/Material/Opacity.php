@@ -21,4 +21,15 @@ enum Opacity: string
             self::Weak => 4,
         };
     }
+
+    /** Scattering of a reference coat, against its absorption (handbook 4, Colour). */
+    public function scattering(): float
+    {
+        return match ($this) {
+            self::Opaque => 1.2,
+            self::Good => 0.8,
+            self::Fair => 0.6,
+            self::Weak => 0.45,
+        };
+    }
 }

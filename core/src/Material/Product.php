@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Material;
 
+use AmberStep\Core\Colour\Spectrum;
 use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
 
@@ -16,6 +17,7 @@ final readonly class Product
      * @param  list<string>  $triedOn  rows of the attack table a spoon was logged on
      * @param  float|null  $sizeMl  ml in the pack on the shelf, at $price
      * @param  list<Pack>  $otherPacks  other sizes it is sold in
+     * @param  string|null  $spectrum  recovered from the swatch, packed (Spectrum); null: not yet
      */
     public function __construct(
         public string $id,
@@ -36,6 +38,7 @@ final readonly class Product
         public ?float $price = null,
         public ?float $levelMl = null,
         public array $otherPacks = [],
+        public ?string $spectrum = null,
     ) {
     }
 
@@ -67,6 +70,7 @@ final readonly class Product
             $in->optionalNumber('price', 0, 1000000),
             $in->optionalNumber('levelMl', 0, 100000),
             $in->each('otherPacks', Pack::read(...), 20),
+            $in->optionalText('spectrum', 144),
         );
         $in->refuseTheRest();
 
@@ -94,6 +98,7 @@ final readonly class Product
             'triedOn' => $this->triedOn, 'label' => $this->label?->toArray(),
             'sizeMl' => $this->sizeMl, 'price' => $this->price, 'levelMl' => $this->levelMl,
             'otherPacks' => array_map(static fn (Pack $p): array => $p->toArray(), $this->otherPacks),
+            'spectrum' => $this->spectrum,
         ];
     }
 
@@ -112,13 +117,32 @@ final readonly class Product
     /** Enamel with its hardener stirred in dries as another family; the label's times no longer hold. Any other paint as it is. */
     public function hardened(): self
     {
-        return $this->family !== Family::Enamel ? $this : new self($this->id, $this->name.' with hardener', $this->range, Family::HardenedEnamel, $this->role, $this->swatch, $this->sheen, $this->opacity, $this->bites, $this->etch, $this->grade, $this->thinnedWith, $this->triedOn, null, $this->sizeMl, $this->price, $this->levelMl, $this->otherPacks);
+        return $this->family !== Family::Enamel ? $this : new self($this->id, $this->name.' with hardener', $this->range, Family::HardenedEnamel, $this->role, $this->swatch, $this->sheen, $this->opacity, $this->bites, $this->etch, $this->grade, $this->thinnedWith, $this->triedOn, null, $this->sizeMl, $this->price, $this->levelMl, $this->otherPacks, $this->spectrum);
     }
 
     /** @return list<Pack> all sizes it is sold in */
     public function packs(): array
     {
         return [...($this->sizeMl === null || $this->price === null ? [] : [new Pack($this->sizeMl, $this->price)]), ...$this->otherPacks];
+    }
+
+    /** With the spectrum of its swatch kept beside it; none where it has no swatch, and anew where the swatch is another. */
+    public function withSpectrum(): self
+    {
+        $kept = $this->spectrum === null ? null : Spectrum::unpacked($this->spectrum);
+        $packed = match (true) {
+            $this->swatch === null => null,
+            $kept !== null && $kept->srgb()->hex() === $this->swatch => $this->spectrum,
+            default => Spectrum::of($this->swatch)->packed(),
+        };
+
+        return $packed === $this->spectrum ? $this : self::fromArray([...$this->toArray(), 'spectrum' => $packed]);
+    }
+
+    /** What a thick film of it reflects: as it was recovered from its swatch and kept; mid grey where it has none. */
+    public function spectrum(): Spectrum
+    {
+        return ($this->spectrum === null ? null : Spectrum::unpacked($this->spectrum)) ?? Spectrum::of($this->swatch ?? '#808080');
     }
 
     public function isMetallic(): bool

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Colour;
+
+use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Role;
+use AmberStep\Core\Material\Shelf;
+
+/** Tones that are just different: a little of a lighter or darker paint in the colour (handbook 4, Colour, Uses). */
+final class Tones
+{
+    /** CIEDE2000 of a subtle difference: seen side by side, not across the room. */
+    public const SUBTLE = [1.5, 3.0];
+
+    /** Lightness per CIEDE2000: less than this is a change of hue. */
+    private const MOSTLY_LIGHTNESS = 0.5;
+
+    /** More parts than this to one nobody measures. */
+    private const MOST_PARTS = 60;
+
+    /**
+     * So many parts of the colour to one of the other for a subtle difference, as near the middle of it as whole parts come.
+     *
+     * @return array{int, float}|null parts, and CIEDE2000; null where no whole number of parts gives one
+     */
+    public static function subtle(Product $colour, Product $other): ?array
+    {
+        [$base, $added] = [$colour->spectrum(), $other->spectrum()];
+        [$s, $t] = [Coverage::scattering($colour), Coverage::scattering($other)];
+        $plain = KubelkaMunk::mix([[$base, 1, 1, $s]])->lab();
+        $differs = static fn (int $parts): float => KubelkaMunk::mix([[$base, $parts, 1, $s], [$added, 1, 1, $t]])->lab()->deltaE($plain);
+        // The more of the colour, the less the other shows: halve until the middle of what is subtle is between two.
+        $middle = array_sum(self::SUBTLE) / 2;
+        [$low, $high] = [1, self::MOST_PARTS];
+        while ($high - $low > 1) {
+            $half = intdiv($low + $high, 2);
+            $differs($half) > $middle ? $low = $half : $high = $half;
+        }
+        $best = null;
+        foreach ([$low, $high] as $parts) {
+            $difference = $differs($parts);
+            if ($difference >= self::SUBTLE[0] && $difference <= self::SUBTLE[1] && ($best === null || abs($difference - $middle) < abs($best[1] - $middle))) {
+                $best = [$parts, $difference];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * The paint of the same family that makes it lighter, or darker, with least change of hue: what most of the
+     * difference is in lightness.
+     *
+     * @return array{Product, int, float}|null paint, parts of the colour to one of it, and CIEDE2000
+     */
+    public static function towards(Product $colour, Shelf $shelf, bool $lighter): ?array
+    {
+        $best = null;
+        $plain = $colour->spectrum()->lab();
+        foreach ($shelf->products as $other) {
+            if ($other->swatch === null || $other->role !== Role::Colour || $other->family !== $colour->family || $other->id === $colour->id) {
+                continue;
+            }
+            $tone = self::subtle($colour, $other);
+            if ($tone === null) {
+                continue;
+            }
+            $mixed = KubelkaMunk::mix([[$colour->spectrum(), $tone[0], 1, Coverage::scattering($colour)], [$other->spectrum(), 1, 1, Coverage::scattering($other)]])->lab();
+            $rise = ($mixed->l - $plain->l) / $tone[1];
+            if (($lighter ? $rise : -$rise) > max(self::MOSTLY_LIGHTNESS, abs($best[3] ?? 0.0))) {
+                $best = [$other, $tone[0], $tone[1], $rise];
+            }
+        }
+
+        return $best === null ? null : [$best[0], $best[1], $best[2]];
+    }
+}
