@@ -8,6 +8,7 @@ use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Document\Problem;
 use AmberStep\Core\Lines\NotRead;
 use AmberStep\Core\Lines\TypedNumber;
+use AmberStep\Core\Material\Pack;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
 use Closure;
@@ -15,7 +16,7 @@ use Closure;
 /** The shelf as a table. Rows with an id change that product; rows without one are new. */
 final class ProductTable
 {
-    private const COLUMNS = ['id', 'name', 'range', 'family', 'role', 'swatch', 'sheen', 'opacity', 'bites', 'etch', 'grade', 'thinnedWith', 'triedOn', 'label', 'sizeMl', 'price', 'levelMl'];
+    private const COLUMNS = ['id', 'name', 'range', 'family', 'role', 'swatch', 'sheen', 'opacity', 'bites', 'etch', 'grade', 'thinnedWith', 'triedOn', 'label', 'sizeMl', 'price', 'levelMl', 'otherPacks'];
 
     private const NUMBERS = ['grade', 'sizeMl', 'price', 'levelMl'];
 
@@ -25,6 +26,7 @@ final class ProductTable
         $rows = [self::COLUMNS];
         foreach ($shelf->products as $product) {
             $fields = $product->toArray();
+            $fields['otherPacks'] = array_map(static fn (Pack $p): string => TypedNumber::text($p->ml).' ml at '.TypedNumber::text($p->price), $product->otherPacks);
             $rows[] = array_map(static fn (string $column): string => self::text($fields[$column]), self::COLUMNS);
         }
 
@@ -94,6 +96,7 @@ final class ProductTable
             return match (true) {
                 in_array($column, self::NUMBERS, true) => TypedNumber::read($text),
                 $column === 'bites' || $column === 'etch' => in_array(mb_strtolower($text), ['yes', '1', 'true', 'x'], true),
+                $column === 'otherPacks' => array_map(self::pack(...), explode(';', $text)),
                 $column === 'triedOn' => array_map(trim(...), explode(';', $text)),
                 $column === 'label' => json_decode($text, true) ?? throw new NotRead('it is not the figures of a label', 'leave it as it was exported, or empty'),
                 default => $text,
@@ -101,6 +104,20 @@ final class ProductTable
         } catch (NotRead $not) {
             throw BadDocument::at($column, $not->wrong, $not->right);
         }
+    }
+
+    /**
+     * "40 ml at 6.9"
+     *
+     * @return array{ml: float, price: float}
+     */
+    private static function pack(string $text): array
+    {
+        if (preg_match('/\A(\S+?)\s*(?:ml)?\s+at\s+(\S+)\z/u', trim($text), $parts) !== 1) {
+            throw new NotRead("\"{$text}\" is not a pack", 'write it as 40 ml at 6.90, several with semicolons between');
+        }
+
+        return ['ml' => TypedNumber::read($parts[1]), 'price' => TypedNumber::read($parts[2])];
     }
 
     private static function text(mixed $value): string

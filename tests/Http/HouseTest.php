@@ -82,6 +82,8 @@ final class HouseTest extends AppTestCase
             'liquid-mask' => "hull / a, 40, sea grey, hard 200 to b\nhull / b, 40, slate green",
             'drying' => "hull / a, 40, sea grey, hard 200 to b, decals\nhull / b, 40, slate green",
             'sanding' => "hull, 60, sea grey\nwing, 60, sea grey\nwing root: hull + wing, seam, before paint, gap 0.2, 9 long",
+            'hidden' => 'hull, 60, band yellow',
+            'tones' => 'hull, 300, sea grey',
             'light-first' => "body / sides, 60, Garnock Rally Bronze, gloss, hard 90 to roof\nbody / roof, 40, Garnock Roof Cream, gloss",
         ];
         $other = "hull / a, 60, sea grey, decals, pin wash, matt, hard 90 to b\nhull / b, 40, Garnock Rally Bronze, gloss\nprop, S, interior dark";

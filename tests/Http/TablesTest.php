@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use AmberStep\Core\Material\Product as Paint;
 use App\Csv\Csv;
 use App\Models\Product;
 use Tests\Support\AppTestCase;
@@ -57,6 +58,9 @@ final class TablesTest extends AppTestCase
         $this->send('POST', '/api/products.csv', ['csv' => $csv])->assertCreated()->assertJsonPath('added', 0);
 
         self::assertSame($csv, $this->csv('/api/products.csv'));
+        self::assertStringContainsString('40 ml at 6.9', $csv, 'other packs come along');
+        self::assertSame([['ml' => 40.0, 'price' => 6.9]], array_map(static fn ($p): array => $p->toArray(), Paint::fromArray(Product::query()->where('body->name', 'Linnet Sea Grey')->firstOrFail()->body)->otherPacks));
+        $this->send('POST', '/api/products.csv', ['csv' => "name,family,role,otherPacks\nx,lacquer,colour,a jar\n"])->assertUnprocessable()->assertJsonPath('error.problems.0.path', 'row 2, otherPacks');
     }
 
     public function test_rows_with_an_id_change_a_product_and_rows_without_one_are_new(): void

@@ -129,6 +129,15 @@ final class HouseBook
             'bin' => ['Bin', 'Thinner in the jar shortens its life.'],
             'jar' => ['Back to its jar, unhardened and clean', 'A mixed shade is worth keeping; a label says how thin it is.'],
         ]],
+        'hidden' => ['When is a ground hidden?', 'coats', [
+            'usual' => ['Under ΔE00 1.5', 'A trained eye sees no difference across the panel.'],
+            'close' => ['Under ΔE00 1, for a close show', 'Judged from a hand\'s breadth, under white light.'],
+            'weathered' => ['Under ΔE00 3, under weathering', 'Washes and filters cover more than that.'],
+        ]],
+        'tones' => ['A large ship or tank in one colour?', 'recipes', [
+            'varied' => ['Varied tones', 'The last coat a touch lighter above, a touch darker below: one flat colour looks like a toy.'],
+            'uniform' => ['Uniform', 'Fresh from the yard, and touch-ups match.'],
+        ]],
         'estimate' => ['How is paint estimated?', 'amounts', [
             'area' => ['By area', 'The film each surface takes, and what reaches it.'],
             'count' => ['By counting call-outs', 'Quick on paper; a medium part counts two, and each count stands for 12.5 cm².'],

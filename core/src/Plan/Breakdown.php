@@ -149,7 +149,7 @@ final class Breakdown
     {
         $own = array_filter($this->kit->areas, static fn (Area $a): bool => $a->part === $part->id);
 
-        return $own !== [] && array_filter($own, static fn (Area $a): bool => $a->isPane()) === [];
+        return $own !== [] && array_filter($own, static fn (Area $a): bool => ! $a->isPainted()) === [];
     }
 
     /** @return list<string> */

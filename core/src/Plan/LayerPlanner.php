@@ -27,8 +27,11 @@ final class LayerPlanner
     /** µm of clear that polishing wants to start from. */
     private const POLISH_MICRONS = 40;
 
+    private readonly Hiding $hiding;
+
     public function __construct(private readonly Kit $kit, private readonly HouseRules $house, private readonly Shelf $shelf, private readonly Choice $choice, private readonly Pins $pins)
     {
+        $this->hiding = new Hiding($house);
     }
 
     /**
@@ -47,7 +50,7 @@ final class LayerPlanner
             $this->grounds($stack, $area, $primer);
             $colour = $this->product($area->intent->colour);
             if ($colour !== null) {
-                $stack->add(Operation::Colour, (string) $area->intent->colour, $colour, $colour->coats() + ($this->isThinned($colour) ? 1 : 0), CoatKind::Mist, CoatKind::Light);
+                $stack->add(Operation::Colour, (string) $area->intent->colour, $colour, $this->hiding->coats($colour, $stack->ground() ?? $this->kit->partsById[$area->part]->mouldedColour) + ($this->isThinned($colour) ? 1 : 0), CoatKind::Mist, CoatKind::Light);
             }
             if ($colour !== null && $area->intent->decals && ! $this->house->says('insignia', 'decals')) {
                 // In a paint of the family below; which shades they are the sheet of markings says.
@@ -222,6 +225,7 @@ final class LayerPlanner
             return $wanted;
         }
 
-        return new Wanted($wanted->operation, $wanted->purpose, $wanted->product, $wanted->coats + 1, CoatKind::Mist, CoatKind::Mist);
+        // As much film as a mist and lights: a mist is half a coat.
+        return new Wanted($wanted->operation, $wanted->purpose, $wanted->product, max($wanted->coats + 1, 2 * $wanted->coats - 1), CoatKind::Mist, CoatKind::Mist);
     }
 }

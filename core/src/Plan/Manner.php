@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Plan;
 
+use AmberStep\Core\Colour\Tones;
 use AmberStep\Core\Kit\EdgeKind;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
@@ -22,7 +23,7 @@ final class Manner
             $step->operation === Operation::Mask => self::mask($step, $context->kit, $context->house),
             $step->operation === Operation::Cabinet => self::drying($step, $context->house),
             $step->operation->sands() || $step->operation === Operation::Polish => self::sanding($step, $context->house),
-            $step->operation->sprays() => self::cup($step, $context->kit, $context->house),
+            $step->operation->sprays() => [...self::cup($step, $context->kit, $context->house), ...self::tones($step, $context)],
             default => [],
         };
     }
@@ -104,6 +105,39 @@ final class Manner
             'dry' => $polish ? 'Clear is cut wet whatever the rule; dry paper clogs and burns through.' : 'Dry throughout: wipe, look, go on; mask on.',
             default => $polish ? 'Wet, from the first stroke.' : 'Dry until the last grit; the last one wet.',
         }];
+    }
+
+    /** cm² of one colour on a piece that is nothing else outside: a large ship or tank. */
+    private const LARGE_CM2 = 150;
+
+    /**
+     * The last coat of a large piece in one colour: in tones, or not (house rule).
+     *
+     * @return list<string>
+     */
+    private static function tones(Step $step, Context $context): array
+    {
+        $piece = $context->breakdown->byId[$step->pieceId] ?? null;
+        if ($step->operation !== Operation::Colour || ! $step->isLastCoat() || $step->product === null || $piece === null) {
+            return [];
+        }
+        $outside = array_filter($piece->areas, static fn ($a): bool => $a->isPainted() && $a->face === \AmberStep\Core\Kit\Face::Outside);
+        $cm2 = array_sum(array_map(static fn ($a): float => $a->cm2(), $outside));
+        if ($cm2 < self::LARGE_CM2 || array_filter($outside, static fn ($a): bool => $a->intent->colour !== $step->counted()) !== []) {
+            return [];
+        }
+        if ($context->house->says('tones', 'uniform')) {
+            return ['One tone throughout, from one mix.'];
+        }
+        $said = [];
+        foreach (['lighter on what faces up' => true, 'darker below and in the recesses' => false] as $where => $lighter) {
+            $tone = Tones::towards($step->product, $context->shelf, $lighter);
+            if ($tone !== null) {
+                $said[] = sprintf('%s, %d : 1 with %s (ΔE00 %.1f)', $where, $tone[1], $tone[0]->name, $tone[2]);
+            }
+        }
+
+        return $said === [] ? [] : ['This coat in tones: '.implode('; ', $said).'. Keep what is left of each.'];
     }
 
     /** @return list<string> */

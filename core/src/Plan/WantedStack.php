@@ -80,6 +80,18 @@ final class WantedStack
         return false;
     }
 
+    /** Swatch of the last coat that covers: what the next colour has to hide. Pre-shading is there to show. */
+    public function ground(): ?string
+    {
+        foreach (array_reverse($this->wanted) as $layer) {
+            if ($layer->operation !== Operation::Preshade && $layer->product?->swatch !== null) {
+                return $layer->product->swatch;
+            }
+        }
+
+        return null;
+    }
+
     public function topSheen(): ?Sheen
     {
         $top = $this->wanted[count($this->wanted) - 1] ?? null;

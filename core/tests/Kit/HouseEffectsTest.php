@@ -125,9 +125,9 @@ final class HouseEffectsTest extends TestCase
     /** @return iterable<string, array{string, string, float}> paint, position, hours at 20 °C and 50 % */
     public static function tape(): iterable
     {
-        yield 'water acrylic by the table' => ['pale grey', 'table', 24];
-        yield 'water acrylic after a few hours' => ['pale grey', 'few-hours', 4];
-        yield 'water acrylic, a week is for enamel' => ['pale grey', 'week', 24];
+        yield 'water acrylic by the table' => ['sea grey', 'table', 24];
+        yield 'water acrylic after a few hours' => ['sea grey', 'few-hours', 4];
+        yield 'water acrylic, a week is for enamel' => ['sea grey', 'week', 24];
         yield 'enamel by the table' => ['enamel brown', 'table', 48];
         yield 'enamel after a week' => ['enamel brown', 'week', 168];
         yield 'enamel does not dry by leaving: a few hours are not for it' => ['enamel brown', 'few-hours', 48];
@@ -215,6 +215,44 @@ final class HouseEffectsTest extends TestCase
         foreach (['side', 'keel'] as $area) {
             self::assertSame($build->at('15:00'), $surface->area($build->id($area))->stays[0]->untilEpoch);
         }
+    }
+
+    public function test_a_ground_is_hidden_as_the_rule_says(): void
+    {
+        $kit = ['colours' => ['yellow' => 'band yellow'], 'areas' => ['band' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'yellow']]] + self::HULL;
+        $coats = fn (string $position): int => count($this->steps($this->plan($kit, ['hidden' => $position]), Operation::Colour));
+
+        self::assertSame([8, 5], [$coats('usual'), $coats('weathered')]);
+        self::assertSame(8, $coats('close'), 'more than eight are not planned');
+        $close = $this->plan($kit, ['hidden' => 'close']);
+        $shows = array_values(array_filter($close->findings, static fn ($f): bool => $f->rule === 'ground-shows'));
+        self::assertSame('The ground shows through band yellow', $shows[0]->title);
+        self::assertMatchesRegularExpression('/ΔE00 1\.\d on band; \d+ coats would hide it\. This predicts; a spoon decides\./', $shows[0]->sentence);
+    }
+
+    public function test_a_large_piece_in_one_colour_gets_tones_or_not(): void
+    {
+        $manner = function (string $position, float $cm2): string {
+            $plan = $this->plan(['areas' => ['side' => ['part' => 'hull', 'cm2' => $cm2, 'colour' => 'grey']]] + self::HULL, ['tones' => $position]);
+
+            return implode(' ', Manner::of($this->last($plan, Operation::Colour)->step, $plan->context));
+        };
+
+        self::assertMatchesRegularExpression('/This coat in tones: lighter on what faces up, \d+ : 1 with [a-z ]+ \(ΔE00 [12]\.\d\); darker below/', $manner('varied', 300));
+        self::assertStringContainsString('One tone throughout', $manner('uniform', 300));
+        self::assertStringNotContainsString('tone', $manner('varied', 90), 'a small piece has one');
+    }
+
+    public function test_paint_is_estimated_by_area_or_by_counting(): void
+    {
+        $ml = function (string $position): float {
+            $plan = $this->plan(['areas' => ['side' => ['part' => 'hull', 'cm2' => 100, 'colour' => 'grey']]] + self::HULL, ['estimate' => $position]);
+
+            return SetUp::of($this->last($plan, Operation::Colour)->step, $plan->context->kit, $plan->context->house)->amount->neatMl ?? 0.0;
+        };
+
+        // 100 cm² is nearest to L, which counts three: 37.5 cm².
+        self::assertEqualsWithDelta(0.375, $ml('count') / $ml('area'), 1e-9);
     }
 
     public function test_a_piece_with_masked_panes_never_goes_into_the_warm(): void

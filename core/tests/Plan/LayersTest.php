@@ -53,8 +53,8 @@ final class LayersTest extends TestCase
     public static function intents(): iterable
     {
         yield 'a colour' => [['colour' => 'grey'], ['prime grey primer ×2', 'colour sea grey ×2']];
-        yield 'a weak colour' => [['colour' => 'yellow'], ['prime grey primer ×2', 'colour band yellow ×4']];
-        yield 'on a ground' => [['colour' => 'yellow', 'ground' => 'white'], ['prime grey primer ×2', 'ground ground white ×2', 'colour band yellow ×4']];
+        yield 'a weak colour' => [['colour' => 'yellow'], ['prime grey primer ×2', 'colour band yellow ×8']];
+        yield 'on a ground' => [['colour' => 'yellow', 'ground' => 'white'], ['prime grey primer ×2', 'ground ground white ×2', 'colour band yellow ×6']];
         yield 'pre-shaded' => [['colour' => 'grey', 'preshade' => 'dark'], ['prime grey primer ×2', 'preshade interior dark ×1', 'colour sea grey ×2']];
         yield 'in another sheen' => [['colour' => 'grey', 'sheen' => 'matt'], ['prime grey primer ×2', 'colour sea grey ×2', 'final matt varnish ×2']];
         yield 'in its own sheen' => [['colour' => 'grey', 'sheen' => 'satin'], ['prime grey primer ×2', 'colour sea grey ×2']];

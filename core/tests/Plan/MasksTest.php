@@ -127,7 +127,7 @@ final class MasksTest extends TestCase
     public function test_a_mask_that_was_never_on_is_no_longer_wanted_once_all_is_sprayed(): void
     {
         $coat = static fn (string $area, string $paint, string $at): array => ['at' => $at, 'do' => 'colour', 'on' => [$area], 'for' => $paint, 'with' => $paint];
-        $build = self::build(['low' => 'pale grey', 'up' => 'slate green'], [['low', 'up', 100]], ['log' => [$coat('low', 'pale grey', '10:00'), $coat('low', 'pale grey', '10:30'), $coat('up', 'slate green', '11:00'), $coat('up', 'slate green', '11:30')]]);
+        $build = self::build(['low' => 'pale grey', 'up' => 'slate green'], [['low', 'up', 100]], ['log' => [$coat('low', 'pale grey', '10:00'), $coat('low', 'pale grey', '10:30'), $coat('low', 'pale grey', '10:45'), $coat('up', 'slate green', '11:00'), $coat('up', 'slate green', '11:30')]]);
 
         self::assertSame([], array_keys($build->plan()->left));
     }

@@ -15,7 +15,7 @@ final class InvariantsTest extends TestCase
 {
     use Invariants;
 
-    private const SEEDS = 500;
+    private const SEEDS = 400;
 
     private const PER_CASE = 25;
 

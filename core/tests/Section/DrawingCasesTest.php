@@ -106,7 +106,7 @@ final class DrawingCasesTest extends TestCase
         $section = Section::of($build->plan());
         $cell = $section->cell($build->id('upper'), 1);
 
-        self::assertSame([$build->id('hull').'/colour/'.$build->id('colour pale').'/1', $build->id('hull').'/colour/'.$build->id('colour pale').'/2'], $cell?->steps);
+        self::assertSame([$build->id('hull').'/colour/'.$build->id('colour pale').'/1', $build->id('hull').'/colour/'.$build->id('colour pale').'/2', $build->id('hull').'/colour/'.$build->id('colour pale').'/3'], $cell?->steps);
         self::assertTrue($cell->isPlanned());
         self::assertNull($section->cell($build->id('lower'), 1));
     }
