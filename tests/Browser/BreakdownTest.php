@@ -54,6 +54,10 @@ final class BreakdownTest extends BrowserTestCase
         $this->browser->script('window.scrollTo(0, 0)');
         $this->browser->click('[data-testid="undo"]');
         $this->browser->seeText('.holders li[data-short]', '12 too few');
+
+        // Or by holding some another way.
+        $this->browser->driver->findElement(WebDriverBy::cssSelector('[aria-label="Davits is held by"]'))->sendKeys('board');
+        $this->browser->seeText('.holders li[data-short]', '4 too few');
     }
 
     public function test_what_the_show_asks_for_and_what_is_out_changes_the_plan_at_once(): void

@@ -72,6 +72,39 @@ final class CommandsTest extends AppTestCase
         self::assertSame([2, '', 'cannot be read'], [$code, $out, json_decode($err, true)['error']['problems'][0]['wrong']]);
     }
 
+    public function test_a_filler_is_chosen_and_a_width_without_a_unit_is_asked_about(): void
+    {
+        [$code, $out] = $this->amber('amber:filler', '--gap=0.9mm', '--access=open', '--json');
+        $advice = json_decode($out, true);
+        self::assertSame([0, 'shim', [0.75], 0.15], [$code, $advice['filler'], $advice['shimMm'], $advice['restMm']]);
+        self::assertSame('water-putty', $advice['runnerUp']['filler']);
+        self::assertStringContainsString('Card of 0.75 mm (30 thou)', $this->amber('amber:filler', '--gap=35thou')[1]);
+        self::assertStringStartsWith('Clear glue: sanding would kill the detail', $this->amber('amber:filler', '--gap=0,2 mm', '--access=none')[1]);
+
+        foreach (['0.9' => 'has no unit', '900thou' => 'is a missing part', 'wide' => 'is no width', '0mm' => 'is no gap', '' => 'is missing'] as $gap => $wrong) {
+            [$code, $out, $err] = $this->amber('amber:filler', "--gap={$gap}", '--json');
+            self::assertSame([2, ''], [$code, $out], (string) $gap);
+            self::assertStringContainsString($wrong, json_decode($err, true)['error']['problems'][0]['wrong']);
+        }
+        self::assertSame(2, $this->amber('amber:filler', '--gap=1mm', '--access=up')[0]);
+    }
+
+    public function test_a_ladder_is_worked_out_and_says_what_to_buy(): void
+    {
+        [$code, $out] = $this->amber('amber:ladder', '--from=P320', '--to=P2000', '--own=P320,P600,P1000,P2000', '--json');
+        $ladder = json_decode($out, true);
+        self::assertSame([0, ['P320', 'P600', 'P1000', 'P2000'], []], [$code, array_column($ladder['steps'], 'grit'), $ladder['missing']]);
+        self::assertEquals([46.2, 25.8, 18.3, 10.3, 0.558], [...array_column($ladder['steps'], 'microns'), $ladder['worst']]);
+
+        [$code, $out] = $this->amber('amber:ladder', '--from=P400', '--to=P1000', '--own=P1000');
+        self::assertSame(1, $code);
+        self::assertMatchesRegularExpression('/P600 +25\.8 µm, 0\.737 of the one before: to buy/', $out);
+        foreach (['--from=400' => '--from', '--from=P2000' => '--to', '--from=' => '--from'] as $from => $path) {
+            [$code, , $err] = $this->amber('amber:ladder', $from, '--to=P1000', '--json');
+            self::assertSame([2, $path], [$code, json_decode($err, true)['error']['problems'][0]['path']]);
+        }
+    }
+
     public function test_plan_in_words_says_which_air_it_assumed(): void
     {
         [$code, $out] = $this->amber('amber:plan', $this->file, '--at='.self::NOW);

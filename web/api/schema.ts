@@ -2588,6 +2588,8 @@ export interface components {
             held: number;
             chosen: boolean;
             painted: boolean;
+            /** @description The user has named it or said what holds it. */
+            labelled: boolean;
         };
         BetterGlue: {
             glue: string;

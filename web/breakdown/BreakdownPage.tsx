@@ -59,7 +59,7 @@ function BreakdownStation({ data, stale }: { data: Breakdown; stale: boolean }):
                     <GluingTrack joints={data.joints} chosen={joint?.id ?? null} choose={choose} deadStop={data.deadStop} />
                 )}
                 {joint !== undefined && <JointCard key={joint.id} joint={joint} change={change} />}
-                <Pieces pieces={data.pieces} parked={data.parked} />
+                <Pieces pieces={data.pieces} parked={data.parked} change={change} />
             </div>
             <aside className="breakdown-side">
                 <Holders holders={data.holders} change={change} />

@@ -1,8 +1,11 @@
 import type { ReactElement } from 'react';
-import type { Breakdown, PieceAdvice } from '../api/types';
+import type { Breakdown, Edit, PieceAdvice } from '../api/types';
+import type { Change } from '../frame/useChange';
+
+const HOLDERS = { clip: 'clip', peg: 'peg with putty', stick: 'stick', board: 'board', keel: 'temporary keel', stand: 'stand' } as const;
 
 /** The pieces that follow: what is in each, and what it is held by and where. */
-export function Pieces({ pieces, parked }: { pieces: PieceAdvice[]; parked: Breakdown['parked'] }): ReactElement {
+export function Pieces({ pieces, parked, change }: { pieces: PieceAdvice[]; parked: Breakdown['parked']; change: Change }): ReactElement {
     return (
         <section className="card pieces" aria-labelledby="pieces-title">
             <h2 id="pieces-title" className="card-title">
@@ -33,12 +36,12 @@ export function Pieces({ pieces, parked }: { pieces: PieceAdvice[]; parked: Brea
                                 {!p.painted ? (
                                     <span className="pieces-none">not painted</span>
                                 ) : p.holderWord === null ? (
-                                    <strong className="bad">nothing yet</strong>
+                                    <>
+                                        <HolderChoice piece={p} change={change} /> <strong className="bad">nothing to hold it by</strong>
+                                    </>
                                 ) : (
                                     <>
-                                        <strong>{p.holderWord}</strong>
-                                        {p.chosen ? ': ' : ' '}
-                                        {p.where}
+                                        <HolderChoice piece={p} change={change} /> {p.where}
                                         <small>{p.because}</small>
                                     </>
                                 )}
@@ -55,5 +58,25 @@ export function Pieces({ pieces, parked }: { pieces: PieceAdvice[]; parked: Brea
                 </tbody>
             </table>
         </section>
+    );
+}
+
+/** What a piece is held by: the proposal, or another of your own. */
+function HolderChoice({ piece, change }: { piece: PieceAdvice; change: Change }): ReactElement {
+    const choose = (holder: string): void => {
+        const value = holder === '' ? null : holder;
+        const edit: Edit = piece.labelled ? { op: 'set', list: 'pieces', id: piece.id, field: 'holder', value } : { op: 'add', list: 'pieces', value: { id: piece.id, name: piece.name, heldBy: null, holder: value } };
+        void change.apply(value === null ? `${piece.name} is held as proposed` : `${piece.name} on a ${holder}`, [edit]);
+    };
+
+    return (
+        <select className="holder-choice" aria-label={`${piece.name} is held by`} value={piece.holder ?? ''} onChange={(e) => choose(e.currentTarget.value)}>
+            <option value="">{piece.holder === null ? 'choose' : 'as proposed'}</option>
+            {Object.entries(HOLDERS).map(([value, word]) => (
+                <option key={value} value={value}>
+                    {word}
+                </option>
+            ))}
+        </select>
     );
 }

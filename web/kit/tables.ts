@@ -14,7 +14,7 @@ export interface Table {
 const YES = ['yes', 'no'];
 const SUBSTRATES = ['styrene', 'ABS', 'clear styrene', 'acrylic sheet', 'PETG sheet', 'soft vinyl', 'brass', 'aluminium', 'white metal', 'resin', 'printed resin'];
 const GLUES = ['thin cement', 'slow cement', 'superglue', 'clear glue', 'epoxy'];
-const FILLERS = ['surfacer', 'solvent putty', 'superglue with powder', 'superglue with accelerator', 'water putty', 'epoxy putty', 'clear glue'];
+const FILLERS = ['surfacer', 'solvent putty', 'superglue with powder', 'superglue with accelerator', 'water putty', 'epoxy putty', 'clear glue', 'acrylic filler', 'light-cured filler', 'card shim'];
 const CURVES = ['flat', 'bent', 'compound', 'fiddly'];
 
 const flag = (on: boolean): string => (on ? 'yes' : '');

@@ -55,7 +55,7 @@ final class BreakdownPresenter
             'colours' => array_values($colours),
             'cm2' => round(array_sum(array_map(static fn ($a): float => $a->cm2(), $piece->areas)), 1),
             'holder' => $holding->holder?->value, 'holderWord' => $holding->holder?->word(), 'where' => $holding->where, 'because' => $holding->because, 'held' => $holding->pieces, 'chosen' => $holding->chosen,
-            'painted' => $piece->hasPaint(),
+            'painted' => $piece->hasPaint(), 'labelled' => isset($context->kit->labelsById[$piece->id]),
         ];
     }
 

@@ -65,6 +65,8 @@ final class Cautions
             Operation::Fill => match ($joint?->filler()) {
                 Filler::EpoxyPutty => ['Epoxy putty sensitises skin: gloves.'],
                 Filler::Superglue, Filler::SuperglueAccelerated => ['Superglue and accelerator: fumes, eyes, skin.'],
+                Filler::LightCured => ['Light-cured filler: gloves; eyes away from the lamp.'],
+                Filler::Shim => ['Cement vapour: air the room. No flame.', self::BLADE],
                 Filler::SolventPutty => ['Solvent putty: air the room. No flame.'],
                 default => [],
             },

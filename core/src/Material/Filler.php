@@ -14,6 +14,9 @@ enum Filler: string
     case WaterPutty = 'water-putty';
     case EpoxyPutty = 'epoxy-putty';
     case ClearGlue = 'clear-glue';
+    case AcrylicFiller = 'acrylic-filler';
+    case LightCured = 'light-cured';
+    case Shim = 'shim';
 
     /**
      * Minutes until it may be sanded, at 20 °C and 50 % RH.
@@ -28,7 +31,9 @@ enum Filler: string
             self::Superglue, self::SuperglueAccelerated => 2,
             self::WaterPutty => $gapMm <= 0.5 ? 2 * 60 : 12 * 60,
             self::EpoxyPutty => 24 * 60,
-            self::ClearGlue => 4 * 60,
+            self::ClearGlue, self::AcrylicFiller => 4 * 60,
+            self::LightCured => 1,
+            self::Shim => 12 * 60,
         };
     }
 
@@ -45,10 +50,10 @@ enum Filler: string
     public function driesBy(): DriesBy
     {
         return match ($this) {
-            self::Surfacer, self::SolventPutty => DriesBy::Solvent,
-            self::WaterPutty, self::ClearGlue => DriesBy::Water,
+            self::Surfacer, self::SolventPutty, self::Shim => DriesBy::Solvent,
+            self::WaterPutty, self::ClearGlue, self::AcrylicFiller => DriesBy::Water,
             self::Superglue, self::EpoxyPutty => DriesBy::CrossLinking,
-            self::SuperglueAccelerated => DriesBy::Itself,
+            self::SuperglueAccelerated, self::LightCured => DriesBy::Itself,
         };
     }
 
@@ -72,6 +77,9 @@ enum Filler: string
             self::WaterPutty => 'water putty',
             self::EpoxyPutty => 'epoxy putty',
             self::ClearGlue => 'clear glue',
+            self::AcrylicFiller => 'acrylic filler',
+            self::LightCured => 'light-cured filler',
+            self::Shim => 'card shim',
         };
     }
 }
