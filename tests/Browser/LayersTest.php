@@ -88,6 +88,7 @@ final class LayersTest extends DrawingTestCase
         $this->browser->click('[data-testid="question-wash"] [data-testid="apply-fix"]');
         $this->browser->until(fn (): bool => $this->wash() === 'acrylic', 'the rule is not taken');
         $this->browser->seeText('[data-testid="question-wash"]', 'Only in this build.');
+        $this->browser->script('document.querySelector("[data-testid=question-gun]").scrollIntoView({block: "center"})');
         $this->browser->see('[data-testid="question-gun"] input[value="strip-evening"]')->click();
         $this->browser->click('[data-testid="everywhere"]');
         $this->browser->until(fn (): bool => array_column($this->server->request('GET', "/api/builds/{$this->build}/house")[1]['questions'], 'yours', 'id')['gun'] === 'strip-evening', 'it does not hold everywhere');

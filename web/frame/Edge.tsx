@@ -17,7 +17,9 @@ export function Edge({ frame, buildId, station }: { frame: Frame | undefined; bu
     const room = frame?.room;
     const builds = frame?.builds.length;
     // With more builds than fit, the one in hand is the one to see.
-    useEffect(() => document.querySelector('.edge-tab[aria-current]')?.scrollIntoView({ inline: 'nearest', block: 'nearest' }), [buildId, builds]);
+    useEffect(() => {
+        document.querySelector('.edge-tab[aria-current]')?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
+    }, [buildId, builds]);
 
     return (
         <header className="edge">
