@@ -41,6 +41,7 @@ $folder = __DIR__.'/../docs/screenshots';
 $views = [
     ['kit-day', 'kit', 0, 1280, 800, 'day', 'type'], ['kit-tablet', 'kit', 1, 820, 1180, 'booth', ''], ['house-day', 'house', 0, 1280, 800, 'day', ''], ['sheet-day', 'sheet', 0, 1280, 800, 'day', ''],
     ['booklet-day', 'booklet', 2, 1280, 800, 'day', 'call'], ['breakdown-day', 'breakdown', 2, 1280, 800, 'day', 'deck'], ['breakdown-tablet', 'breakdown', 3, 820, 1180, 'booth', ''], ['lists-tablet', 'lists', 2, 820, 1180, 'day', ''],
+    ['surface-day', 'surface', 2, 1280, 800, 'day', ''],
     ['bench-day', 'bench', 0, 1280, 800, 'day', ''], ['bench-booth', 'bench', 0, 1280, 800, 'booth', ''], ['bench-tablet', 'bench', 0, 820, 1180, 'day', ''],
     ['layers-day', 'layers', 1, 1280, 800, 'day', 'choose'], ['layers-booth', 'layers', 0, 1280, 800, 'booth', ''], ['layers-tablet', 'layers', 0, 820, 1180, 'booth', ''], ['film-day', 'layers', 1, 1280, 800, 'day', 'film'],
     ['log-day', 'log', 0, 1280, 800, 'day', ''], ['log-tablet', 'log', 0, 820, 1180, 'booth', ''],

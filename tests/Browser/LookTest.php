@@ -9,10 +9,10 @@ use Tests\Support\BrowserTestCase;
 /** Every view in both surrounds: accessible, and nothing wider than the window. */
 final class LookTest extends BrowserTestCase
 {
-    private const VIEWS = ['kit', 'layers', 'bench', 'log', 'house', 'sheet', 'booklet', 'breakdown', 'lists'];
+    private const VIEWS = ['kit', 'layers', 'bench', 'log', 'house', 'sheet', 'booklet', 'breakdown', 'lists', 'surface'];
 
     /** Views that tell most on the build with a booklet. */
-    private const OF_THE_TRACTOR = ['booklet', 'breakdown', 'lists'];
+    private const OF_THE_TRACTOR = ['booklet', 'breakdown', 'lists', 'surface'];
 
     public function test_each_view_is_clean_under_axe_in_both_surrounds(): void
     {

@@ -1052,6 +1052,107 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/builds/{build}/surface": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The seams, how far each has come, what fills them, and the grits from filler to the next layer. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SurfacePage"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/grits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** The grits the user owns. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        owned: string[];
+                    };
+                };
+            };
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            owned: string[];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/builds/{build}/areas.csv": {
         parameters: {
             query?: never;
@@ -2673,6 +2774,58 @@ export interface components {
             parked: components["schemas"]["ParkedPart"][];
             noseWheel: boolean;
             undoable: components["schemas"]["Undoable"] | null;
+        };
+        SeamStage: {
+            stage: string;
+            word: string;
+            done: boolean;
+        };
+        FillerWord: {
+            filler: string;
+            word: string;
+            why: string;
+        };
+        FillerAdvice: {
+            filler: string;
+            word: string;
+            why: string;
+            how: string[];
+            runnerUp: components["schemas"]["FillerWord"] | null;
+        };
+        Seam: {
+            id: components["schemas"]["Id"];
+            name: string;
+            piece: string;
+            gapMm: number;
+            lengthCm: number;
+            good: boolean;
+            stages: components["schemas"]["SeamStage"][];
+            next: string | null;
+            nextAt: components["schemas"]["Instant"] | null;
+            holdUntil: components["schemas"]["Instant"] | null;
+            holdFrom: components["schemas"]["Instant"] | null;
+            because: string | null;
+            closes: components["schemas"]["Instant"] | null;
+            filledWith: string | null;
+            advice: components["schemas"]["FillerAdvice"];
+        };
+        LadderStep: {
+            grit: string;
+            microns: number;
+            missing: boolean;
+        };
+        LadderAdvice: {
+            to: string;
+            why: string;
+            steps: components["schemas"]["LadderStep"][];
+        };
+        SurfacePage: {
+            now: components["schemas"]["Instant"];
+            build: components["schemas"]["BuildName"];
+            seams: components["schemas"]["Seam"][];
+            ladder: components["schemas"]["LadderAdvice"];
+            owned: string[];
+            sold: string[];
         };
         HousePosition: {
             id: string;

@@ -5,6 +5,7 @@ import { keysAreOn, setKeys } from './keys';
 
 const KEYS: [string, string][] = [
     ['1', 'Kit: what it is made of, typed in'],
+    ['2', 'Surface: every seam, what fills it, and the grits'],
     ['3', 'Layers: the whole finish edge-on, and what the rules find'],
     ['6', 'Bench: what to do now'],
     ['8', 'Log: what was done'],

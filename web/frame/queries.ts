@@ -1,6 +1,6 @@
 import { focusManager, QueryClient, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { api } from '../api/client';
-import type { Bench, Booklet, Breakdown, ColourLists, Frame, Kit, LogPage, Plan } from '../api/types';
+import type { Bench, Booklet, Breakdown, ColourLists, Frame, Kit, LogPage, Plan, SurfacePage } from '../api/types';
 import { freeze } from './clock';
 
 const POLL_MS = 15000;
@@ -51,6 +51,10 @@ export function useBooklet(buildId: string): UseQueryResult<Booklet> {
 
 export function useLists(buildId: string): UseQueryResult<ColourLists> {
     return useQuery({ queryKey: ['lists', buildId], queryFn: () => api.get<ColourLists>(`builds/${buildId}/lists`) });
+}
+
+export function useSurface(buildId: string): UseQueryResult<SurfacePage> {
+    return useQuery({ queryKey: ['surface', buildId], queryFn: () => api.get<SurfacePage>(`builds/${buildId}/surface`) });
 }
 
 export function useBreakdown(buildId: string): UseQueryResult<Breakdown> {
