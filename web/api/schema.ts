@@ -2718,6 +2718,8 @@ export interface components {
             removable: boolean;
             align: string[];
             bare: string[];
+            /** @description Why it is glued before others the booklet would allow first. */
+            fit: string | null;
             closedAt: components["schemas"]["Instant"] | null;
         };
         HolderNeed: {

@@ -40,6 +40,12 @@ export function JointCard({ joint, change }: { joint: JointAdvice; change: Chang
                     <dt>Align</dt>
                     <dd>{joint.align.join(' ')}</dd>
                 </div>
+                {joint.fit !== null && (
+                    <div>
+                        <dt>Fit</dt>
+                        <dd data-testid="fit">{joint.fit}</dd>
+                    </div>
+                )}
                 {joint.bare.length > 0 && (
                     <div>
                         <dt>Faces</dt>

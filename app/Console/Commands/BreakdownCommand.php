@@ -42,7 +42,7 @@ final class BreakdownCommand extends Speaks
         }
         foreach ($context->kit->joints as $joint) {
             $advice = JointAdvice::of($joint, $context);
-            $this->line(sprintf('Joint %s: %s with %s, %s. %s', $joint->name, $advice->beforePaint ? 'glue before paint' : 'paint apart, attach after', $joint->glue->word(), $advice->because, implode(' ', $advice->align)));
+            $this->line(sprintf('Joint %s: %s with %s, %s. %s', $joint->name, $advice->beforePaint ? 'glue before paint' : 'paint apart, attach after', $joint->glue->word(), $advice->because, implode(' ', [...$advice->align, ...($advice->fit === null ? [] : [$advice->fit])])));
         }
         foreach (HolderNeed::all($context, $plan->left) as $need) {
             $this->line(sprintf('%d %s at one time, of %d%s', $need->atOnce, $need->holder->plural(), $need->owned, $need->short() > 0 ? ": {$need->short()} too few" : ''));

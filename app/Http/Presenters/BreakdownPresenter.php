@@ -74,7 +74,7 @@ final class BreakdownPresenter
             'glue' => $joint->glue->value, 'glueWord' => $joint->glue->word(), 'dose' => GlueChoice::dose($joint->glue), 'lookOut' => GlueChoice::lookOut($joint->glue),
             'handleMinutes' => $joint->glue->handleMinutes(), 'fullMinutes' => $joint->glue->fullMinutes(),
             'better' => $advice->better === null ? null : ['glue' => $advice->better->value, 'word' => $advice->better->word(), 'because' => $advice->betterBecause],
-            'removable' => $joint->removable, 'align' => $advice->align, 'bare' => $advice->bare,
+            'removable' => $joint->removable, 'align' => $advice->align, 'bare' => $advice->bare, 'fit' => $advice->fit,
             'closedAt' => Time::utc($closed),
         ];
     }

@@ -9,6 +9,7 @@ use AmberStep\Core\Kit\Closed;
 use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Material\Glue;
 use AmberStep\Core\Material\GlueChoice;
+use AmberStep\Core\Rule\Say;
 
 /** What the break-down proposes for one joint: when it is closed and why, with which glue, how it is aligned, what stays bare. */
 final readonly class JointAdvice
@@ -21,6 +22,7 @@ final readonly class JointAdvice
      * @param  Glue|null  $better  a glue that will do, where the one chosen will not
      * @param  list<string>  $align  sentences
      * @param  list<string>  $bare  sentences: which faces stay bare, and how
+     * @param  string|null  $fit  why it is glued before others the booklet would allow first
      */
     private function __construct(
         public Joint $joint,
@@ -32,6 +34,7 @@ final readonly class JointAdvice
         public string $betterBecause,
         public array $align,
         public array $bare,
+        public ?string $fit,
     ) {
     }
 
@@ -42,7 +45,7 @@ final readonly class JointAdvice
         $better = GlueChoice::fits($joint->glue, $a, $b, $joint->carriesLoad, $joint->removable) ? null : $better;
         $before = $context->breakdown->closesBeforePaint($joint->id);
 
-        return new self($joint, $before, $joint->closed !== Closed::Undecided, $context->breakdown->reason($joint->id), Gluing::step($joint, $context->kit), $better, $why, self::align($joint), self::bare($joint, $before, $context));
+        return new self($joint, $before, $joint->closed !== Closed::Undecided, $context->breakdown->reason($joint->id), Gluing::step($joint, $context->kit), $better, $why, self::align($joint), self::bare($joint, $before, $context), self::fit($joint, $context));
     }
 
     /** @return list<string> */
@@ -58,8 +61,15 @@ final readonly class JointAdvice
                 $joint->carriesLoad => 'No pins: drill and pin it with wire, hold it in a jig until it has set.',
                 default => 'No pins: hold it against a square block until it has set.',
             },
-            ...($joint->bestSide !== null ? ["If both sides cannot be perfect: {$joint->bestSide}."] : ($joint->gapMm >= 0.3 ? ['It does not fit on its own: choose the side that is seen, and make that one perfect.'] : [])),
+            ...($joint->bestSide !== null ? ["If both sides cannot be perfect: {$joint->bestSide}."] : ($joint->gapMm >= Fit::POOR_MM ? ['It does not fit on its own: choose the side that is seen, and make that one perfect.'] : [])),
         ];
+    }
+
+    private static function fit(Joint $joint, Context $context): ?string
+    {
+        $waiting = Fit::waiting($joint, $context);
+
+        return $waiting === [] || $context->surface->joint($joint->id)->closedAt !== null ? null : sprintf('It %s: glued before %s, while both its sides can still be reached.', Fit::words($joint), Say::listed(array_map(static fn (Joint $j): string => $j->name, $waiting)));
     }
 
     /** @return list<string> */

@@ -9,9 +9,10 @@ enum Strength: int
 {
     case SameColour = 1;
     case LightThenDark = 2;
-    case BookletOrder = 3;
-    case FragileLast = 4;
-    case SameColourThatMustMatch = 5;
+    case Fit = 3;
+    case BookletOrder = 4;
+    case FragileLast = 5;
+    case SameColourThatMustMatch = 6;
     /** The user's own "this before that": gives way to the trade's musts with a stop. */
     case User = 8;
     case Must = 9;

@@ -27,7 +27,7 @@ final readonly class RuleBook
     public static function ofTheTrade(): self
     {
         return new self([
-            new Ballast, new BookletOrder, new CleanGear, new ClearNoFog, new ForgottenPart, new GlueFits, new GroundShows, new HandedPart, new HandleFirst, new OptionParts, new ShowRuleOrder, new VinylStuffed,
+            new Ballast, new BookletOrder, new CleanGear, new ClearNoFog, new FitFirst, new ForgottenPart, new GlueFits, new GroundShows, new HandedPart, new HandleFirst, new OptionParts, new ShowRuleOrder, new VinylStuffed,
             new AcrylicWashStays, new CoarsePrimerCut, new Dust, new EdgeFitsScale, new FillerSet, new FilmBudget, new FirstCoatMist, new FixRunsHard,
             new HiddenLight, new MaskInHeat, new MaskReacts, new PaintGunClean, new PlasticBleeds, new PreshadeShows,
             new PrimerOnColouredPlastic, new TestFirst, new TestOnTheRightSurface, new ThinnerFits, new VinylTouches,

@@ -103,6 +103,32 @@ final class BreakdownAdviceTest extends TestCase
         yield 'by your own word' => ["fin, 9, sea grey\nfoot: hull + fin, after paint", 'foot', false, 'you close it after paint', null, 'pins'];
     }
 
+    public function test_where_the_booklet_leaves_it_free_what_fits_worst_is_glued_first(): void
+    {
+        $glued = static fn (TypedBuild $b): array => array_values(array_map(static fn (PlannedStep $p): string => $b->kit->jointsById[(string) $p->step->jointId]->name, array_filter($b->plan()->left, static fn (PlannedStep $p): bool => $p->step->operation === Operation::Glue)));
+        $lines = "fin, 9, sea grey\nwing, 60, sea grey\ntail, 20, sea grey\nnose, 8, sea grey\n";
+        $joints = "foot: hull + fin\nroot: hull + wing, no pins\nboom: hull + tail, gap 0.5, no pins\nring: hull + nose, gap 0.4";
+        $free = new TypedBuild(self::HULL.$lines.$joints);
+
+        self::assertSame(['boom', 'ring', 'root', 'foot'], $glued($free));
+        $advice = static fn (TypedBuild $b, string $joint): ?string => JointAdvice::of($b->kit->jointsById[$b->joint($joint)], $b->plan()->context)->fit;
+        self::assertSame('It gapes 0.5 mm and has no pins: glued before foot, root and ring, while both its sides can still be reached.', $advice($free, 'boom'));
+        self::assertNull($advice($free, 'foot'), 'what falls into place waits');
+
+        // The booklet knows better, and what the gun cannot see is painted before.
+        $stepped = new TypedBuild(self::HULL.$lines.str_replace(['hull + fin', "no pins\nboom", 'gap 0.4'], ['hull + fin, step 2', "no pins, step 2\nboom", 'gap 0.4, step 5'], str_replace('gap 0.5, no pins', 'gap 0.5, no pins, step 9', $joints)));
+        self::assertSame(['root', 'foot', 'ring', 'boom'], $glued($stepped));
+        self::assertSame('It has no pins: glued before foot, while both its sides can still be reached.', $advice($stepped, 'root'));
+        self::assertNull($advice($stepped, 'boom'));
+        // What closes over an inside waits for what would be shut in, however badly it fits.
+        $closing = new TypedBuild(self::HULL."hull / bay, 9, inside, slate green\nbox, 5, sea grey\nlid, 60, sea grey\nrim: hull + lid, before paint, gap 0.6, no pins, blocks hull / bay\nseat: hull + box");
+        self::assertSame(['seat', 'rim'], $glued($closing));
+        self::assertNull($advice($closing, 'rim'));
+        // Nothing it shares a piece with: no reason to hurry.
+        $apart = new TypedBuild(self::HULL."fin, 9, sea grey\nfoot: hull + fin\nraft, 9, slate green\noar, 9, slate green\nlash: raft + oar, no pins");
+        self::assertNull($advice($apart, 'lash'));
+    }
+
     public function test_faces_glued_after_paint_stay_bare_or_need_not(): void
     {
         $bare = static function (string $glue): string {
