@@ -5,9 +5,9 @@ import { dismiss, useOutbox } from './outbox';
 /** What was pressed and is not on the server: shown until it is, or until the reason it cannot be was read. */
 export function Notices(): ReactElement | null {
     const pending = useOutbox();
-    const waiting = pending.filter((p) => p.refused === undefined);
+    const waiting = pending.filter((p) => p.refused === undefined && p.acknowledged !== true);
     const refused = pending.filter((p) => p.refused !== undefined);
-    if (pending.length === 0) {
+    if (waiting.length + refused.length === 0) {
         return null;
     }
 

@@ -9,6 +9,8 @@ export interface Pending {
     title: string;
     event: NewEvent;
     refused?: string;
+    /** The server has it; the page does not show it yet. */
+    acknowledged?: boolean;
 }
 
 const KEY = 'amber.outbox';
@@ -19,7 +21,7 @@ let sending = false;
 
 function read(): Pending[] {
     try {
-        return JSON.parse(localStorage.getItem(KEY) ?? '[]') as Pending[];
+        return (JSON.parse(localStorage.getItem(KEY) ?? '[]') as Pending[]).filter((p) => p.acknowledged !== true);
     } catch {
         return [];
     }
@@ -46,12 +48,14 @@ export async function send(): Promise<void> {
         return;
     }
     sending = true;
+    const acknowledged: string[] = [];
     try {
         for (let next = waiting(); next !== undefined; next = waiting()) {
             const { event, buildId } = next;
             try {
                 await api.post(`builds/${buildId}/events`, event);
-                dismiss(event.id);
+                keep(pending.map((p) => (p.event.id === event.id ? { ...p, acknowledged: true } : p)));
+                acknowledged.push(event.id);
             } catch (error) {
                 if (error instanceof Away) {
                     break;
@@ -63,11 +67,13 @@ export async function send(): Promise<void> {
     } finally {
         sending = false;
     }
+    // Only once the page has heard of it: a press must not be undone to the eye for the moment between.
     await queries.invalidateQueries();
+    keep(pending.filter((p) => !acknowledged.includes(p.event.id)));
 }
 
 function waiting(): Pending | undefined {
-    return pending.find((p) => p.refused === undefined);
+    return pending.find((p) => p.refused === undefined && p.acknowledged !== true);
 }
 
 setInterval(() => {
