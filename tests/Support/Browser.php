@@ -25,6 +25,8 @@ final class Browser
 
     private static int $port = 0;
 
+    private static ?self $shared = null;
+
     private function __construct(public readonly RemoteWebDriver $driver, private readonly string $profile)
     {
     }
@@ -41,6 +43,21 @@ final class Browser
         $browser->size($width, $height);
 
         return $browser;
+    }
+
+    /** One browser for the tests of a process: each server has a port of its own, so nothing that a page kept is met again. */
+    public static function shared(): self
+    {
+        if (self::$shared === null) {
+            self::$shared = self::open();
+        }
+        self::$shared->driver->get('about:blank');
+        self::$shared->media('');
+        // What the last test's server left unanswered when it went is not the next one's.
+        self::$shared->driver->manage()->getLog('browser');
+        self::$shared->size(1280, 800);
+
+        return self::$shared;
     }
 
     /** Sets the inside of the window, in px. */
@@ -146,6 +163,7 @@ final class Browser
         }
         self::$chromeDriver = $process;
         register_shutdown_function(static function () use ($process): void {
+            self::$shared?->close();
             proc_terminate($process);
         });
         for ($i = 0; $i < 200; $i++) {

@@ -20,13 +20,14 @@ abstract class BrowserTestCase extends TestCase
     protected function setUp(): void
     {
         $this->server = new Server(self::NOW);
-        $this->browser = Browser::open();
+        $this->browser = Browser::shared();
         $this->build = $this->server->request('GET', '/api/frame')[1]['builds'][0]['id'];
     }
 
     protected function tearDown(): void
     {
-        $this->browser->close();
+        // Left before its server goes, and without being asked whether to leave.
+        $this->browser->driver->get('about:blank');
         $this->server->stop();
     }
 

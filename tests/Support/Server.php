@@ -19,6 +19,9 @@ final class Server
 
     private int $group = 0;
 
+    /** @var array<string, string> databases with the demo, by instant */
+    private static array $demos = [];
+
     public function __construct(private readonly string $now)
     {
         $this->port = self::freePort();
@@ -26,12 +29,7 @@ final class Server
         $folder = sys_get_temp_dir().'/amber-'.bin2hex(random_bytes(6));
         mkdir($folder);
         $this->database = $folder.'/bench.sqlite';
-        foreach (['amber:upgrade', 'amber:demo'] as $command) {
-            exec($this->environment().' '.PHP_BINARY.' '.escapeshellarg(self::root().'/artisan').' '.$command.' 2>&1', $out, $code);
-            if ($code !== 0) {
-                throw new RuntimeException(implode("\n", $out));
-            }
-        }
+        copy(self::demo($now), $this->database);
         $this->start();
         $this->setClock($now);
     }
@@ -107,7 +105,33 @@ final class Server
 
     private function environment(): string
     {
-        return sprintf('APP_ENV=testing AMBER_NOW=%s DB_DATABASE=%s', escapeshellarg($this->now), escapeshellarg($this->database));
+        return self::environmentOf($this->now, $this->database);
+    }
+
+    private static function environmentOf(string $now, string $database): string
+    {
+        return sprintf('APP_ENV=testing AMBER_NOW=%s DB_DATABASE=%s', escapeshellarg($now), escapeshellarg($database));
+    }
+
+    /** A database with the demo as it stands at an instant: loaded once, copied from then on. */
+    private static function demo(string $now): string
+    {
+        if (isset(self::$demos[$now])) {
+            return self::$demos[$now];
+        }
+        $folder = sys_get_temp_dir().'/amber-demo-'.bin2hex(random_bytes(6));
+        mkdir($folder);
+        foreach (['amber:upgrade', 'amber:demo'] as $command) {
+            exec(self::environmentOf($now, $folder.'/demo.sqlite').' '.PHP_BINARY.' '.escapeshellarg(self::root().'/artisan').' '.$command.' 2>&1', $out, $code);
+            if ($code !== 0) {
+                throw new RuntimeException(implode("\n", $out));
+            }
+        }
+        // What is still in the write-ahead log belongs into the file that is copied.
+        (new \PDO("sqlite:{$folder}/demo.sqlite"))->exec('PRAGMA wal_checkpoint(TRUNCATE)');
+        register_shutdown_function(static fn () => (new Filesystem)->deleteDirectory($folder));
+
+        return self::$demos[$now] = $folder.'/demo.sqlite';
     }
 
     /**
