@@ -17,6 +17,7 @@ final class Lift
             $file = match ($format) {
                 1 => self::fromOne($file),
                 2 => self::fromTwo($file),
+                3 => self::fromThree($file),
                 default => $file,
             };
         }
@@ -55,5 +56,21 @@ final class Lift
         }
 
         return $file;
+    }
+
+    /**
+     * Since 4: flaws and features are in the register, and joints say how one gets at them.
+     *
+     * @param  array<mixed>  $file
+     * @return array<mixed>
+     */
+    private static function fromThree(array $file): array
+    {
+        $kit = is_array($file['kit'] ?? null) ? $file['kit'] : [];
+        if (is_array($kit['joints'] ?? null)) {
+            $kit['joints'] = array_map(static fn (mixed $joint): mixed => is_array($joint) ? [...$joint, 'access' => 'open', 'crossed' => false] : $joint, $kit['joints']);
+        }
+
+        return isset($file['kit']) ? [...$file, 'kit' => [...$kit, 'flaws' => [], 'features' => []]] : $file;
     }
 }

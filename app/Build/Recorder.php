@@ -98,8 +98,8 @@ final readonly class Recorder
         $callouts = $event->kind === EventKind::Ticked || $event->operation === Operation::CloseColour ? array_map(static fn ($c): string => $c->id, $kit->callouts) : [];
         $problems = [];
         foreach ($event->targets as $i => $target) {
-            if (! isset($kit->areasById[$target]) && ! isset($kit->jointsById[$target]) && ! isset($kit->partsById[$target]) && ! in_array($target, $callouts, true)) {
-                $problems[] = new Problem("targets[{$i}]", 'is not in this build', 'name an area, joint or piece of it');
+            if (! isset($kit->areasById[$target]) && ! isset($kit->jointsById[$target]) && ! isset($kit->partsById[$target]) && ! isset($kit->flawsById[$target]) && ! isset($kit->featuresById[$target]) && ! in_array($target, $callouts, true)) {
+                $problems[] = new Problem("targets[{$i}]", 'is not in this build', 'name an area, joint, flaw or piece of it');
             }
         }
         if ($problems !== []) {

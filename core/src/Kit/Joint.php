@@ -7,6 +7,7 @@ namespace AmberStep\Core\Kit;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Material\Filler;
 use AmberStep\Core\Material\Glue;
+use AmberStep\Core\Surface\Access;
 
 /** Where two parts meet. */
 final readonly class Joint
@@ -19,6 +20,8 @@ final readonly class Joint
      * @param  bool  $pins  it has pins or tabs that align it
      * @param  bool  $removable  it shall come off again, for a case or a repair
      * @param  string|null  $bestSide  the side that is made perfect if both cannot be
+     * @param  Access  $access  how one gets at its seam with abrasives
+     * @param  bool  $crossed  panel lines or rivets run across its seam
      * @param  int|null  $step  of the booklet that glues it; null: once both its parts are there
      */
     public function __construct(
@@ -38,6 +41,8 @@ final readonly class Joint
         public bool $removable = false,
         public ?string $bestSide = null,
         public ?int $step = null,
+        public Access $access = Access::Open,
+        public bool $crossed = false,
     ) {
     }
 
@@ -66,6 +71,8 @@ final readonly class Joint
             $in->flag('removable'),
             $in->optionalText('bestSide', 80),
             $step === null ? null : (int) $step,
+            $in->oneOf('access', Access::class, Access::Open),
+            $in->flag('crossed'),
         );
         $in->refuseTheRest();
 
@@ -77,11 +84,6 @@ final readonly class Joint
         return $this->kind === JointKind::Seam;
     }
 
-    public function filler(): Filler
-    {
-        return $this->filler ?? Filler::forGap($this->gapMm);
-    }
-
     /** @return array<string, mixed> */
     public function toArray(): array
     {
@@ -90,7 +92,7 @@ final readonly class Joint
             'kind' => $this->kind->value, 'closed' => $this->closed->value, 'glue' => $this->glue->value,
             'carriesLoad' => $this->carriesLoad, 'blocks' => $this->blocks, 'gapMm' => $this->gapMm,
             'lengthCm' => $this->lengthCm, 'filler' => $this->filler?->value,
-            'pins' => $this->pins, 'removable' => $this->removable, 'bestSide' => $this->bestSide, 'step' => $this->step,
+            'pins' => $this->pins, 'removable' => $this->removable, 'bestSide' => $this->bestSide, 'step' => $this->step, 'access' => $this->access->value, 'crossed' => $this->crossed,
         ];
     }
 }

@@ -16,7 +16,7 @@ use Throwable;
  */
 final readonly class Kit
 {
-    public const LISTS = ['parts', 'joints', 'pieces', 'areas', 'edges', 'colours', 'pins', 'orders', 'notBefore', 'inserted', 'accepted', 'callouts', 'options', 'holders', 'showRules', 'outages'];
+    public const LISTS = ['parts', 'joints', 'pieces', 'areas', 'edges', 'colours', 'pins', 'orders', 'notBefore', 'inserted', 'accepted', 'callouts', 'options', 'holders', 'showRules', 'outages', 'flaws', 'features'];
 
     /** @var array<string, Part> */
     public array $partsById;
@@ -32,6 +32,12 @@ final readonly class Kit
 
     /** @var array<string, PieceLabel> */
     public array $labelsById;
+
+    /** @var array<string, Flaw> */
+    public array $flawsById;
+
+    /** @var array<string, Feature> */
+    public array $featuresById;
 
     /**
      * @param  float  $scale  72 for 1/72
@@ -51,6 +57,8 @@ final readonly class Kit
      * @param  list<OwnedHolders>  $holders
      * @param  list<ShowRule>  $showRules
      * @param  list<Outage>  $outages
+     * @param  list<Flaw>  $flaws  to be made good, besides the joints
+     * @param  list<Feature>  $features  to be there again before primer
      * @param  bool  $noseWheel  it stands on a nose wheel and falls on its tail without ballast
      */
     public function __construct(
@@ -76,12 +84,16 @@ final readonly class Kit
         public array $showRules = [],
         public array $outages = [],
         public bool $noseWheel = false,
+        public array $flaws = [],
+        public array $features = [],
     ) {
         $this->partsById = self::byId($parts);
         $this->jointsById = self::byId($joints);
         $this->areasById = self::byId($areas);
         $this->coloursById = self::byId($colours);
         $this->labelsById = self::byId($pieces);
+        $this->flawsById = self::byId($flaws);
+        $this->featuresById = self::byId($features);
     }
 
     /** @throws BadDocument with every problem found */
@@ -119,6 +131,8 @@ final readonly class Kit
             $in->each('showRules', ShowRule::read(...)),
             $in->each('outages', Outage::read(...)),
             $in->flag('noseWheel'),
+            $in->each('flaws', Flaw::read(...)),
+            $in->each('features', Feature::read(...)),
         );
         $in->refuseTheRest();
         KitCheck::references($kit, $problems);
@@ -139,6 +153,7 @@ final readonly class Kit
             'inserted' => self::arrays($this->inserted), 'accepted' => self::arrays($this->accepted),
             'callouts' => self::arrays($this->callouts), 'options' => self::arrays($this->options), 'holders' => self::arrays($this->holders),
             'showRules' => self::arrays($this->showRules), 'outages' => self::arrays($this->outages), 'noseWheel' => $this->noseWheel,
+            'flaws' => self::arrays($this->flaws), 'features' => self::arrays($this->features),
         ];
     }
 
@@ -211,12 +226,12 @@ final readonly class Kit
     }
 
     /**
-     * @param  list<Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance|Callout|KitOption|OwnedHolders|ShowRule|Outage>  $things
+     * @param  list<Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance|Callout|KitOption|OwnedHolders|ShowRule|Outage|Flaw|Feature>  $things
      * @return list<array<string, mixed>>
      */
     private static function arrays(array $things): array
     {
-        return array_map(static fn (Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance|Callout|KitOption|OwnedHolders|ShowRule|Outage $thing): array => $thing->toArray(), $things);
+        return array_map(static fn (Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance|Callout|KitOption|OwnedHolders|ShowRule|Outage|Flaw|Feature $thing): array => $thing->toArray(), $things);
     }
 
     /**

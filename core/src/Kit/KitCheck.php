@@ -31,6 +31,13 @@ final class KitCheck
                 $problems->add("callouts[{$i}].colour", "names the colour {$callout->colour}, which is not in the build", 'name a colour of this build');
             }
         }
+        foreach (['flaws' => $kit->flaws, 'features' => $kit->features] as $list => $things) {
+            foreach ($things as $i => $thing) {
+                if (! isset($kit->partsById[$thing->part])) {
+                    $problems->add("{$list}[{$i}].part", "names the part {$thing->part}, which is not in the kit", 'name a part of this kit');
+                }
+            }
+        }
         foreach ($kit->edges as $i => $edge) {
             self::areas($kit, array_values(array_filter($edge->areas, static fn (string $a): bool => $a !== '')), "edges[{$i}].areas", $problems);
         }
@@ -41,8 +48,8 @@ final class KitCheck
         }
         foreach ($kit->inserted as $i => $step) {
             foreach ($step->targets as $target) {
-                if (! isset($kit->areasById[$target]) && ! isset($kit->jointsById[$target]) && ! isset($kit->partsById[$target])) {
-                    $problems->add("inserted[{$i}].targets", "names {$target}, which is not in the kit", 'name areas, a joint or a piece of this kit');
+                if (! isset($kit->areasById[$target]) && ! isset($kit->jointsById[$target]) && ! isset($kit->partsById[$target]) && ! isset($kit->flawsById[$target])) {
+                    $problems->add("inserted[{$i}].targets", "names {$target}, which is not in the kit", 'name areas, a joint, a flaw or a piece of this kit');
                 }
             }
         }
@@ -77,7 +84,7 @@ final class KitCheck
     private static function uniqueIds(Kit $kit, Problems $problems): void
     {
         $seen = [];
-        foreach (['parts' => $kit->parts, 'joints' => $kit->joints, 'areas' => $kit->areas, 'edges' => $kit->edges, 'colours' => $kit->colours, 'callouts' => $kit->callouts] as $list => $things) {
+        foreach (['parts' => $kit->parts, 'joints' => $kit->joints, 'areas' => $kit->areas, 'edges' => $kit->edges, 'colours' => $kit->colours, 'callouts' => $kit->callouts, 'flaws' => $kit->flaws, 'features' => $kit->features] as $list => $things) {
             foreach ($things as $i => $thing) {
                 if (isset($seen[$thing->id])) {
                     $problems->add("{$list}[{$i}].id", "is used twice: {$thing->id}", 'give each thing its own id');

@@ -24,12 +24,14 @@ final class Removal
         $document['areas'] = self::keep($document, 'areas', static fn (array $a): bool => self::has($parts, [$a['part']]));
         $document['joints'] = self::keep($document, 'joints', static fn (array $j): bool => self::has($parts, $j['parts']));
         $document['pieces'] = self::keep($document, 'pieces', static fn (array $p): bool => self::has($parts, [$p['id']]));
+        $document['flaws'] = self::keep($document, 'flaws', static fn (array $f): bool => self::has($parts, [$f['part']]));
+        $document['features'] = self::keep($document, 'features', static fn (array $f): bool => self::has($parts, [$f['part']]));
         $areas = self::ids($document, 'areas');
         $document['edges'] = self::keep($document, 'edges', static fn (array $e): bool => self::has($areas, $e['areas']));
         $document['areas'] = array_map(static fn (array $a): array => self::area($a, $areas, $colours), self::things($document, 'areas'));
         $document['joints'] = array_map(static fn (array $j): array => [...$j, 'blocks' => array_values(array_filter(is_array($j['blocks'] ?? null) ? $j['blocks'] : [], static fn (mixed $b): bool => self::has($areas, [$b])))], self::things($document, 'joints'));
         $document['callouts'] = self::keep($document, 'callouts', static fn (array $c): bool => ($c['colour'] ?? null) === null || self::has($colours, [$c['colour']]));
-        $known = [...$parts, ...$areas, ...self::ids($document, 'joints')];
+        $known = [...$parts, ...$areas, ...self::ids($document, 'joints'), ...self::ids($document, 'flaws')];
         $document['inserted'] = self::keep($document, 'inserted', static fn (array $i): bool => self::has($known, $i['targets']));
         $document['pins'] = self::keep($document, 'pins', static fn (array $p): bool => ($p['target'] ?? null) === null || self::has($known, [$p['target']]));
 

@@ -38,6 +38,9 @@ final class Cell
     {
         $draft = new Draft($kit, $newId);
         try {
+            if ($list === 'flaws') {
+                return FlawCell::edits($kit, $id, $field, trim($text));
+            }
             self::take($draft, $shelf, $list, $id, $field, trim($text));
         } catch (NotRead $not) {
             throw BadDocument::at($field, $not->wrong, $not->right);

@@ -151,6 +151,13 @@ final readonly class LinePrinter
             $joint->glue->word(), $joint->carriesLoad ? 'carries load' : '', ...array_map(fn (string $area): string => 'blocks '.$this->place($area), $joint->blocks),
             $joint->gapMm > 0 ? 'gap '.TypedNumber::text($joint->gapMm).' mm' : '', $joint->lengthCm > 0 ? TypedNumber::text($joint->lengthCm).' cm long' : '',
             $joint->filler === null ? '' : 'fill '.$joint->filler->word(),
+            match ($joint->access->value) {
+                'tight' => 'tight to sand',
+                'detail' => 'detail beside it',
+                'none' => 'cannot be sanded',
+                default => '',
+            },
+            $joint->crossed ? 'lines cross it' : '',
             $joint->pins ? '' : 'no pins', $joint->removable ? 'removable' : '', $joint->bestSide === null ? '' : 'best side '.Ref::quoted($joint->bestSide), $joint->step === null ? '' : "step {$joint->step}",
         ], static fn (string $s): bool => $s !== ''));
     }

@@ -83,6 +83,8 @@ final class Vocabulary
             'load' => ['carriesLoad', true, 'carries load'], 'carries load' => ['carriesLoad', true, 'carries load'], 'no load' => ['carriesLoad', false, 'carries no load'],
             'pins' => ['pins', true, 'aligned by its pins'], 'no pins' => ['pins', false, 'no pins to align it'],
             'removable' => ['removable', true, 'comes off again'], 'for good' => ['removable', false, 'for good'],
+            'easy to sand' => ['access', 'open', 'easy to sand'], 'tight to sand' => ['access', 'tight', 'tight to sand'], 'detail beside it' => ['access', 'detail', 'detail beside it'], 'cannot be sanded' => ['access', 'none', 'cannot be sanded: filled and wiped wet'],
+            'lines cross it' => ['crossed', true, 'lines cross it and are scribed again'], 'no lines cross it' => ['crossed', false, 'no lines cross it'],
             'no filler' => ['filler', null, 'filler by its gap'],
         ];
         foreach (Glue::cases() as $glue) {

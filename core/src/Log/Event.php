@@ -140,7 +140,12 @@ final readonly class Event
             EventKind::MaskOn, EventKind::MaskOff, EventKind::Glued, EventKind::OutOfCabinet => $event->targets === [] ? ['targets', 'name the areas or the joint'] : null,
             EventKind::IntoCabinet => $event->cabinetC === null ? ['cabinetC', 'give the temperature of the cabinet in °C'] : null,
             EventKind::Fault => $event->fault === null ? ['fault', 'name the fault'] : ($event->targets === [] ? ['targets', 'name the areas'] : null),
-            EventKind::Verdict => $event->verdict === null ? ['verdict', 'say soft, fine, clean or found'] : null,
+            EventKind::Verdict => match (true) {
+                $event->verdict === null => ['verdict', 'say soft, fine, clean, found, or what the place needs'],
+                $event->verdict->isOfPlace() && $event->targets === [] => ['targets', 'name the joint or the flaw'],
+                $event->verdict === Verdict::Accept && trim($event->note ?? '') === '' => ['note', 'give the reason it is accepted'],
+                default => null,
+            },
             EventKind::Reading => $event->temperatureC === null || $event->humidity === null ? ['temperatureC', 'give temperatureC in °C and humidity from 0 to 1'] : null,
             EventKind::TakeBack => $event->takesBack === null ? ['takesBack', 'give the id of the event taken back'] : null,
             EventKind::Mixed => $event->product === null ? ['product', 'give the id of the product mixed'] : null,

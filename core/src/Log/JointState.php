@@ -8,7 +8,7 @@ use AmberStep\Core\Material\Filler;
 use AmberStep\Core\Material\Glue;
 use AmberStep\Core\Plan\Operation;
 
-/** What was done to one joint. */
+/** What was done to one joint, or to one flaw that is made good. */
 final class JointState
 {
     public ?int $closedAt = null;
@@ -21,6 +21,9 @@ final class JointState
 
     /** @var array<string, non-empty-list<int>> instants by "operation/purpose" */
     public array $done = [];
+
+    /** @var list<Deed> in the order they happened */
+    public array $deeds = [];
 
     public function count(Operation $operation, string $purpose): int
     {

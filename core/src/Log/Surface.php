@@ -30,6 +30,12 @@ final class Surface
     /** @var array<string, list<array{int, int, string}>> inspections by target: when, how many defects, before what */
     public array $inspections = [];
 
+    /** @var array<string, string> features that are there again: by which event */
+    public array $features = [];
+
+    /** @var list<array{int, int, string, string}> rounds of the register: when, how many places asked for more, by what means, which event */
+    public array $rounds = [];
+
     /** @var array<string, int> how often the gun was cleaned of a product */
     public array $cleanings = [];
 
@@ -68,6 +74,7 @@ final class Surface
         return $this->areas[$id] ??= new AreaState;
     }
 
+    /** What was done to a joint or a flaw. */
     public function joint(string $id): JointState
     {
         return $this->joints[$id] ??= new JointState;

@@ -6,6 +6,10 @@ namespace AmberStep\Core\Tests\Support;
 
 use AmberStep\Core\Booklet\BringIn;
 use AmberStep\Core\Kit\Edit;
+use AmberStep\Core\Kit\FeatureKind;
+use AmberStep\Core\Kit\FlawKind;
+use AmberStep\Core\Log\Event;
+use AmberStep\Core\Material\Filler;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -43,7 +47,25 @@ final class RandomReadAhead
             $build->edit([Edit::add('holders', ['id' => $build->newId(), 'holder' => $this->one(['stick', 'clip']), 'owned' => $this->random->getInt(0, 5)])]);
         }
 
+        for ($i = $this->random->getInt(0, 3); $i > 0; $i--) {
+            $build->edit([Edit::add('flaws', ['id' => $build->newId(), 'position' => $i, 'kind' => $this->one(FlawKind::cases())->value, 'part' => $this->one($build->kit->parts)->id, 'where' => "place {$i}", 'widthMm' => $this->one([0, 0.05, 0.2, 0.6]), 'lengthMm' => $this->one([0, 12]), 'access' => $this->one(['open', 'tight', 'detail', 'none']), 'crossed' => $this->chance(30), 'filler' => $this->chance(40) ? $this->one(Filler::cases())->value : null, 'foundAt' => $this->one(['bare', 'bare', 'primer', 'colour', 'clear'])])]);
+        }
+        if ($this->chance(30)) {
+            $build->edit([Edit::add('features', ['id' => $build->newId(), 'kind' => $this->one(FeatureKind::cases())->value, 'part' => $this->one($build->kit->parts)->id])]);
+        }
+
         return $build;
+    }
+
+    /** Someone looks at a place and says what it needs; nothing where there is none. */
+    public function look(TypedBuild $build): void
+    {
+        $places = [...array_column($build->kit->flaws, 'id'), ...array_column(array_filter($build->kit->joints, static fn ($j): bool => $j->isSeam()), 'id')];
+        if ($places === []) {
+            return;
+        }
+        $at = gmdate('Y-m-d\TH:i:s\Z', $build->now);
+        $build->events[] = Event::fromArray(['id' => sprintf('01E9000000%016d', count($build->events) + 1), 'kind' => 'verdict', 'at' => $at, 'recorded' => $at, 'targets' => [$this->one($places)], 'verdict' => $this->one(['good', 'fill', 'sand', 'rescribe', 'halo', 'real-detail', 'no-detail', 'accept']), 'purpose' => 'nail', 'note' => 'so']);
     }
 
     /**
