@@ -12,6 +12,7 @@ use AmberStep\Core\Material\Liquid;
 use AmberStep\Core\Material\Substrate;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Step;
+use AmberStep\Core\Surface\Place;
 
 /** Precautions shown with a step (handbook 5): short, exact, never in the way. */
 final class Cautions
@@ -62,7 +63,7 @@ final class Cautions
                 Glue::ThinCement, Glue::SlowCement => ['Cement vapour: air the room. No flame.'],
                 default => [],
             },
-            Operation::Fill => match ($joint?->filler()) {
+            Operation::Fill => match ($step->placeId === null ? null : Place::find($step->placeId, $kit)?->filler()) {
                 Filler::EpoxyPutty => ['Epoxy putty sensitises skin: gloves.'],
                 Filler::Superglue, Filler::SuperglueAccelerated => ['Superglue and accelerator: fumes, eyes, skin.'],
                 Filler::LightCured => ['Light-cured filler: gloves; eyes away from the lamp.'],

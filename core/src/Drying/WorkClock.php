@@ -17,11 +17,8 @@ final class WorkClock
     /** Further than this nobody plans. */
     private const MOST_DAYS = 1500;
 
-    /** @var array<string, array<int, list<array{int, float}>>> by kind and day: where a stretch begins, and its rate */
-    private array $days = [];
-
-    /** @var array<string, array<int, float>> minutes of work done in a whole day, by kind and day */
-    private array $workOfDay = [];
+    /** @var array<string, array<int, array{non-empty-list<int>, non-empty-list<float>, non-empty-list<float>}>> begins, rates and sums, by kind and day */
+    private array $sums = [];
 
     /** @var array<string, float> */
     private array $cycleRates = [];
@@ -54,23 +51,20 @@ final class WorkClock
         $kind = $by === DriesBy::Water ? 'moist' : 'warm';
         $t = $from;
         for ($day = intdiv($from, self::DAY), $last = $day + self::MOST_DAYS; $day < $last; $day++) {
-            $whole = $t === $day * self::DAY && ! $this->stayOn($day, $stays);
-            if ($whole && ($this->workOfDay[$kind][$day] ?? INF) <= $work) {
-                $work -= $this->workOfDay[$kind][$day];
-                $t += self::DAY;
-
-                continue;
-            }
-            $done = 0.0;
-            foreach ($this->stretches($day, $kind, $by, $stays, $t) as [$begin, $end, $rate]) {
-                if ($work <= ($end - $begin) * $rate + 1e-9) {
-                    return $begin + $work / $rate;
+            if ($stays === [] || ! $this->stayOn($day, $stays)) {
+                $sums = $this->sums[$kind][$day] ??= $this->sumsOf($day, $by);
+                $goal = self::workAt($sums, $t) + $work;
+                if ($goal <= $sums[2][count($sums[0])] + 1e-9) {
+                    return self::timeOf($sums, $goal);
                 }
-                $work -= ($end - $begin) * $rate;
-                $done += ($end - $begin) * $rate;
-            }
-            if ($whole) {
-                $this->workOfDay[$kind][$day] = $done;
+                $work = $goal - $sums[2][count($sums[0])];
+            } else {
+                foreach ($this->stretches($day, $by, $stays, $t) as [$begin, $end, $rate]) {
+                    if ($work <= ($end - $begin) * $rate + 1e-9) {
+                        return $begin + $work / $rate;
+                    }
+                    $work -= ($end - $begin) * $rate;
+                }
             }
             $t = ($day + 1) * self::DAY;
         }
@@ -79,16 +73,62 @@ final class WorkClock
     }
 
     /**
+     * A day's stretches with the work done by the beginning of each, so that any moment of it is found by halving.
+     *
+     * @return array{non-empty-list<int>, non-empty-list<float>, non-empty-list<float>} begins, rates, work by each begin and by the end
+     */
+    private function sumsOf(int $day, DriesBy $by): array
+    {
+        $stretches = $this->ratesOf($day, $by);
+        $sums = [0.0];
+        foreach ($stretches as $i => [$begin, $rate]) {
+            $sums[] = $sums[$i] + (($stretches[$i + 1][0] ?? ($day + 1) * self::DAY) - $begin) * $rate;
+        }
+
+        return [array_map(static fn (array $s): int => $s[0], $stretches), array_map(static fn (array $s): float => $s[1], $stretches), $sums];
+    }
+
+    /** @param  array{non-empty-list<int>, non-empty-list<float>, non-empty-list<float>}  $sums */
+    private static function workAt(array $sums, int $t): float
+    {
+        $i = self::lastNotOver($sums[0], $t);
+
+        return $sums[2][$i] + ($t - $sums[0][$i]) * $sums[1][$i];
+    }
+
+    /** @param  array{non-empty-list<int>, non-empty-list<float>, non-empty-list<float>}  $sums */
+    private static function timeOf(array $sums, float $work): float
+    {
+        $i = min(self::lastNotOver($sums[2], $work), count($sums[0]) - 1);
+
+        return $sums[0][$i] + ($work - $sums[2][$i]) / $sums[1][$i];
+    }
+
+    /** @param  non-empty-list<int|float>  $sorted that begin at or under $value */
+    private static function lastNotOver(array $sorted, int|float $value): int
+    {
+        $low = 0;
+        $high = count($sorted);
+        while ($high - $low > 1) {
+            $middle = ($low + $high) >> 1;
+            if ($sorted[$middle] <= $value) {
+                $low = $middle;
+            } else {
+                $high = $middle;
+            }
+        }
+
+        return $low;
+    }
+
+    /**
      * @param  list<CabinetStay>  $stays
      * @return list<array{int, int, float}> begin, end and rate, from $from to the end of the day
      */
-    private function stretches(int $day, string $kind, DriesBy $by, array $stays, int $from): array
+    private function stretches(int $day, DriesBy $by, array $stays, int $from): array
     {
         $end = ($day + 1) * self::DAY;
-        $rates = $this->days[$kind][$day] ??= $this->ratesOf($day, $by);
-        if ($this->stayOn($day, $stays)) {
-            $rates = $this->withStays($rates, $end, $stays, $by);
-        }
+        $rates = $this->withStays($this->ratesOf($day, $by), $end, $stays, $by);
         $out = [];
         foreach ($rates as $i => [$begin, $rate]) {
             $until = $rates[$i + 1][0] ?? $end;
@@ -100,16 +140,12 @@ final class WorkClock
         return $out;
     }
 
-    /** @return list<array{int, float}> */
+    /** @return non-empty-list<array{int, float}> */
     private function ratesOf(int $day, DriesBy $by): array
     {
         $begin = $day * self::DAY;
-        $out = [];
-        foreach ([$begin, ...$this->room->changesBetween($begin, $begin + self::DAY)] as $t) {
-            $out[] = [$t, $this->rate($t, $by)];
-        }
 
-        return $out;
+        return array_map(fn (int $t): array => [$t, $this->rate($t, $by)], [$begin, ...$this->room->changesBetween($begin, $begin + self::DAY)]);
     }
 
     private function rate(int $t, DriesBy $by): float

@@ -47,6 +47,21 @@ enum Filler: string
         };
     }
 
+    /** What comes of sanding it before it is through, one sentence. */
+    public function tooEarly(): string
+    {
+        return match ($this) {
+            self::Surfacer, self::AcrylicFiller => 'It balls up under the grit and tears out of the joint.',
+            self::SolventPutty => 'Its skin feels dry and drags out underneath: the place sinks again under the paint.',
+            self::Superglue, self::SuperglueAccelerated => 'It is still soft: it smears and clogs the grit.',
+            self::WaterPutty => 'It is damp underneath and breaks out in crumbs.',
+            self::EpoxyPutty => 'It smears, and pulls away from the edges.',
+            self::ClearGlue => 'It pulls out of the joint in a string.',
+            self::LightCured => 'It is cured only where the lamp reached: it smears.',
+            self::Shim => 'The cement is soft: the card moves, and sinks for days after.',
+        };
+    }
+
     public function driesBy(): DriesBy
     {
         return match ($this) {

@@ -88,6 +88,7 @@ final class Breakdown
         return $joint === null ? null : $this->kit->jointsById[$joint];
     }
 
+    /** The piece of an area, joint, flaw, feature or part. */
     public function pieceAt(string $areaOrJointOrPiece): ?Piece
     {
         $id = $this->pieceOfArea[$areaOrJointOrPiece] ?? null;
@@ -95,7 +96,9 @@ final class Breakdown
             $id = $this->pieceOfPart[$this->kit->jointsById[$areaOrJointOrPiece]->parts[0]];
         }
 
-        return $this->byId[$id ?? $this->pieceOfPart[$areaOrJointOrPiece] ?? ''] ?? null;
+        $id ??= $this->pieceOfPart[$this->kit->flawsById[$areaOrJointOrPiece]->part ?? $this->kit->featuresById[$areaOrJointOrPiece]->part ?? $areaOrJointOrPiece] ?? '';
+
+        return $this->byId[$id] ?? null;
     }
 
     /** @return array{Piece, Piece} the pieces a joint connects; the same twice where it closes before paint */

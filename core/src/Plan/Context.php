@@ -35,9 +35,9 @@ final readonly class Context
         return $this->breakdown->pieceAt($id)->name ?? 'the piece';
     }
 
-    /** The name of an area, joint or piece. */
+    /** The name of an area, joint, flaw, feature or piece. */
     public function nameOf(string $id): string
     {
-        return $this->kit->areasById[$id]->name ?? $this->kit->jointsById[$id]->name ?? $this->pieceName($id);
+        return $this->kit->areasById[$id]->name ?? $this->kit->jointsById[$id]->name ?? ($this->kit->flawsById[$id] ?? $this->kit->featuresById[$id] ?? null)?->name($this->kit) ?? $this->pieceName($id);
     }
 }

@@ -27,7 +27,7 @@ final readonly class HoldLine
                 continue;
             }
             $closing = $aspect->kind === AspectKind::Closing;
-            $target = isset($this->context->kit->jointsById[$hold->target]) ? $hold->target : $planned->step->pieceId;
+            $target = isset($this->context->kit->jointsById[$hold->target]) || isset($this->context->kit->flawsById[$hold->target]) ? $hold->target : $planned->step->pieceId;
             $key = $target.'/'.$hold->kind->value;
             if (! isset($running[$key]) || $running[$key]->untilEpoch < $aspect->untilEpoch) {
                 $running[$key] = new RunningHold($key, $planned->step->pieceId, $this->label($target, $hold, $planned, $aspect->untilEpoch, $nowEpoch, $closing), $hold->kind, $hold->fromEpoch, $aspect->untilEpoch, $hold->kind->forbids(), $hold->because.($hold->wait === null ? '' : ': '.$hold->wait->words()), $planned->step->key, $closing);

@@ -8,6 +8,7 @@ use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Spray\SetUp;
+use AmberStep\Core\Surface\Place;
 
 /** Hands-on minutes (handbook 2). */
 final class Minutes
@@ -24,6 +25,7 @@ final class Minutes
             Operation::Fill => 5 + self::seamCm($step, $kit),
             Operation::CutBack => 2 * max(1, self::seamCm($step, $kit)),
             Operation::CheckSeam => 3,
+            Operation::Rescribe => max(2, self::seamCm($step, $kit)),
             Operation::Wash => self::WATER + self::copies($step, $kit),
             Operation::Inspect => 3,
             Operation::Decal => 3 * count($step->targets),
@@ -92,6 +94,6 @@ final class Minutes
 
     private static function seamCm(Step $step, Kit $kit): float
     {
-        return $kit->jointsById[$step->jointId ?? '']->lengthCm ?? 0;
+        return $step->placeId === null ? 0 : Place::find($step->placeId, $kit)->lengthCm ?? 0;
     }
 }

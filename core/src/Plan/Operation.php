@@ -16,6 +16,7 @@ enum Operation: string
     case Fill = 'fill';
     case CutBack = 'cut-back';
     case CheckSeam = 'check-seam';
+    case Rescribe = 'rescribe';
     case Wash = 'wash';
     case Wipe = 'wipe';
     case Mount = 'mount';

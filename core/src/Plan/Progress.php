@@ -6,6 +6,7 @@ namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Surface;
+use AmberStep\Core\Surface\Place;
 
 /** Which steps are done, by what is really on the model, on plan or off. */
 final class Progress
@@ -33,6 +34,9 @@ final class Progress
     /** The step on what is left of it; null once it is done. */
     public function left(Step $step): ?Step
     {
+        if ($step->placeId !== null && ! $step->operation->leavesLayer()) {
+            return $this->placeDone($step, $step->placeId) ? null : $step;
+        }
         if ($step->isRemedy()) {
             return isset($this->surface->answered[$step->key]) ? null : $step;
         }
@@ -40,7 +44,10 @@ final class Progress
             return isset($this->surface->closed[$step->counted()]) ? null : $step;
         }
         if ($step->jointId !== null) {
-            return $this->jointDone($step) ? null : $step;
+            return $this->surface->joint($step->jointId)->closedAt !== null ? null : $step;
+        }
+        if (isset($this->kit->featuresById[$step->target])) {
+            return isset($this->surface->features[$step->target]) ? null : $step;
         }
         if ($step->operation === Operation::Mask || $step->operation === Operation::Unmask) {
             return $this->mask($step);
@@ -101,27 +108,18 @@ final class Progress
         return false;
     }
 
-    /** A joint that is closed is glued; its seam is past once its piece is painted over it. */
-    private function jointDone(Step $step): bool
+    /** By the course of the place; what was still open on bare plastic is past once its piece is painted over it. */
+    private function placeDone(Step $step, string $place): bool
     {
-        $joint = $this->surface->joint((string) $step->jointId);
-        if ($step->operation->joins()) {
-            return $joint->closedAt !== null;
-        }
-        if ($joint->count($step->operation, $step->counted()) >= $step->n) {
+        if ($this->steps->courses[$place]->isDone($step->operation, $step->n)) {
             return true;
         }
-        if ($joint->closedAt === null) {
+        if ($step->throughPaint || ($step->jointId !== null && $this->surface->joint($place)->closedAt === null)) {
             return false;
         }
-        $later = array_slice([Operation::Fill, Operation::CutBack, Operation::CheckSeam], (int) array_search($step->operation, [Operation::Fill, Operation::CutBack, Operation::CheckSeam], true) + 1);
-        foreach ($later as $operation) {
-            if ($joint->count($operation, 'all') > 0) {
-                return true;
-            }
-        }
+        $parts = Place::find($place, $this->kit)->parts ?? [];
         foreach ($this->breakdown->byId[$step->pieceId]->areas as $area) {
-            if (in_array($area->part, $this->kit->jointsById[(string) $step->jointId]->parts, true) && ($this->reached[$area->id] ?? PHP_INT_MIN) > $step->rank) {
+            if (in_array($area->part, $parts, true) && ($this->reached[$area->id] ?? PHP_INT_MIN) > $step->rank) {
                 return true;
             }
         }

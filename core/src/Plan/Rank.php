@@ -29,6 +29,7 @@ final class Rank
             Operation::Fill => 110,
             Operation::CutBack => 120,
             Operation::CheckSeam => 130,
+            Operation::Rescribe => 140,
             Operation::Wash => 200,
             Operation::Wipe => 205,
             Operation::Mount => 210,

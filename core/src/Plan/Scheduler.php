@@ -248,7 +248,7 @@ final class Scheduler
     /** Changes when something was done that may bear on the step: on its piece, or once pieces are attached or for sanding, anywhere. */
     private function stateMark(Step $step): string
     {
-        $anywhere = $step->jointId !== null || $step->operation->sands();
+        $anywhere = $step->jointId !== null || $step->placeId !== null || $step->operation->sands();
 
         return ($this->changes[$step->pieceId] ?? 0).'/'.($anywhere ? array_sum($this->changes) : '').'/'.($this->changes['*'] ?? 0);
     }

@@ -26,6 +26,8 @@ final readonly class Step
      * @param  int  $rank  place in the trade's order, for ties
      * @param  bool  $thinned  sprayed thinner than the label says, at lower pressure
      * @param  float|null  $cabinetC  how warm it dries, where the step is to put it there
+     * @param  string|null  $placeId  joint or flaw that is made good by it
+     * @param  bool  $throughPaint  it goes back through paint that is there: before all else on its areas
      * @param  WaitKind|null  $waitsFor  a state all targets must have reached first
      */
     public function __construct(
@@ -50,6 +52,8 @@ final readonly class Step
         public ?Fault $fault = null,
         public bool $thinned = false,
         public ?float $cabinetC = null,
+        public ?string $placeId = null,
+        public bool $throughPaint = false,
     ) {
         $this->key = "{$target}/{$operation->value}/{$purpose}/{$n}";
     }
@@ -62,7 +66,8 @@ final readonly class Step
 
         return match (true) {
             $this->fault !== null, $this->inserted !== null => "{$phase}/{$this->operation->value}/{$this->purpose}",
-            $this->jointId !== null => "{$phase}/{$this->operation->value}",
+            $this->throughPaint => "{$phase}/{$this->operation->value}/{$this->placeId}",
+            $this->jointId !== null, $this->placeId !== null => "{$phase}/{$this->operation->value}",
             default => "{$phase}/{$this->operation->value}/{$purpose}",
         };
     }
@@ -80,7 +85,7 @@ final readonly class Step
 
     public function isRemedy(): bool
     {
-        return $this->fault !== null || $this->inserted !== null;
+        return $this->fault !== null || $this->inserted !== null || $this->throughPaint;
     }
 
     /**
@@ -90,6 +95,6 @@ final readonly class Step
      */
     public function on(array $targets): self
     {
-        return new self($this->target, $this->operation, $this->purpose, $this->n, $this->of, $this->pieceId, $targets, $this->rank, $this->position, $this->phase, $this->jointId, $this->product, $this->coatKind, $this->medium, $this->title, $this->waitsFor, $this->waitFactor, $this->inserted, $this->fault, $this->thinned, $this->cabinetC);
+        return new self($this->target, $this->operation, $this->purpose, $this->n, $this->of, $this->pieceId, $targets, $this->rank, $this->position, $this->phase, $this->jointId, $this->product, $this->coatKind, $this->medium, $this->title, $this->waitsFor, $this->waitFactor, $this->inserted, $this->fault, $this->thinned, $this->cabinetC, $this->placeId, $this->throughPaint);
     }
 }

@@ -38,11 +38,12 @@ final class StepBuilder
     public function build(): StepSet
     {
         foreach ($this->kit->joints as $joint) {
-            JointSteps::add($this->steps, $joint, $this->breakdown, $this->house);
+            JointSteps::add($this->steps, $joint, $this->breakdown);
         }
         foreach ($this->breakdown->pieces as $piece) {
             $this->piece($piece);
         }
+        PlaceSteps::add($this->steps, $this->kit, $this->breakdown, $this->surface, $this->house, $this->layers);
         BuildSteps::add($this->steps, $this->kit, $this->breakdown);
         ScrapeSteps::add($this->steps, $this->kit, $this->breakdown, $this->surface);
         RemedySteps::faults($this->steps, $this->surface, $this->breakdown, $this->layers);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Plan;
 
+use AmberStep\Core\Surface\Course;
+
 /** All steps of a build, done or not, with the ways rules look them up. */
 final class StepSet
 {
@@ -15,6 +17,9 @@ final class StepSet
 
     /** @var array<string, list<Step>> */
     private array $byPiece = [];
+
+    /** @var array<string, Course> by joint or flaw: what is to be done to it, and how far it is */
+    public array $courses = [];
 
     public function add(Step $step): void
     {

@@ -7,6 +7,7 @@ namespace AmberStep\Core\Plan;
 use AmberStep\Core\Kit\TestSurface;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Surface\Place;
 
 /** What a step is called at the bench: plain, short, imperative. */
 final class Words
@@ -21,13 +22,15 @@ final class Words
         $colour = $context->kit->colour($step->counted())->name ?? $step->product->name ?? 'paint';
         $joint = $context->kit->jointsById[$step->jointId ?? ''] ?? null;
         $product = $step->product->name ?? '';
+        $place = Place::find($step->placeId ?? $step->jointId ?? '', $context->kit);
 
         return match ($step->operation) {
             Operation::Glue => "Close {$joint?->name} with {$joint?->glue->word()}",
             Operation::Attach => "Attach {$joint?->name} with {$joint?->glue->word()}",
-            Operation::Fill => "Fill {$joint?->name} with {$joint?->filler()->word()}",
-            Operation::CutBack => "Cut {$joint?->name} back to the plastic",
-            Operation::CheckSeam => "Check {$joint?->name}: brush a dark colour on, look, sand it off",
+            Operation::Fill => "Fill {$place?->name} with {$place?->filler()->word()}",
+            Operation::CutBack => $step->throughPaint ? "Cut {$place?->name} back through the paint, feather the edge" : "Cut {$place?->name} back to the plastic",
+            Operation::CheckSeam => "Check {$place?->name}: brush a dark colour on, look, sand it off",
+            Operation::Rescribe => 'Put back '.($place === null ? 'the '.(($context->kit->featuresById[$step->target] ?? null)?->name($context->kit) ?? 'detail') : "the lines across {$place->name}"),
             Operation::Wash => 'Wash, rinse, set aside to dry',
             Operation::Wipe => 'Wipe clean',
             Operation::Mount => 'Put it on its holder',
@@ -94,7 +97,8 @@ final class Words
             Operation::Glue, Operation::Attach => 'Joint is closed',
             Operation::Fill => 'Filler is in',
             Operation::CutBack => 'Cut back',
-            Operation::CheckSeam => 'Seam is gone',
+            Operation::CheckSeam => 'It is gone',
+            Operation::Rescribe => 'It is there again',
             Operation::Wash => 'Washed',
             Operation::Wipe => 'Wiped',
             Operation::Mount => 'On its holder',
@@ -142,6 +146,8 @@ final class Words
             Operation::Wash => 'Warm water and a drop of dish soap. Rinse until it runs clear; do not touch it bare-handed after.',
             Operation::Glue, Operation::Attach => 'Test fit first. Hold or band it, look along it for alignment, then leave it alone.',
             Operation::Fill => 'Tape either side of the gap, fill proud, strike off to the tape.',
+            Operation::Rescribe => 'Several light strokes along a guide; half the pressure where it crosses filler, which is softer or harder than the plastic.',
+            Operation::Polish => 'P2000 wet on a block, then compound. Keep off edges and creases: they carry half the film and lose three times as much; tape them, do them by hand.',
             Operation::CutBack => 'Cut back to the tape, then work up through the grits with light pressure.',
             Operation::Test => 'Same paint, thinner, gun and ground as on the model. Let it dry, then try tape and a thumbnail on it.',
             Operation::TouchUp => 'Nip, do not twist. Sand the stub flush, then the same mix with a brush, thin.',

@@ -33,14 +33,6 @@ final class GlueSet implements OrdersHolds
             $typical = $full ? $state->glue->fullMinutes() : $state->glue->handleMinutes();
             $wait = $world->waits->plain($state->closedAt, $typical, $state->glue->driesBy());
             yield new Hold($full ? HoldKind::Full : HoldKind::Handle, $joint->id, $wait->fromEpoch, $wait->untilEpoch, $this->id(), $joint->name.', '.$state->glue->word(), $wait);
-            if ($step->operation === Operation::CutBack && $step->jointId === $joint->id && $state->filledAt !== null && $state->filler !== null) {
-                $ready = $world->waits->plain($state->filledAt, $state->filler->readyMinutes($joint->gapMm), $state->filler->driesBy());
-                yield new Hold(HoldKind::Ready, $joint->id, $ready->fromEpoch, $ready->untilEpoch, $this->id(), $state->filler->word(), $ready);
-                $shut = $state->filler->shutMinutes();
-                if ($shut !== null) {
-                    yield new Hold(HoldKind::Window, $joint->id, $state->filledAt + 60 * $shut, $state->filledAt + 60 * $shut, $this->id(), $state->filler->word().' sets harder than the plastic');
-                }
-            }
         }
     }
 

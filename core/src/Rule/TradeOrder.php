@@ -37,7 +37,7 @@ final class TradeOrder implements OrdersSteps
                 yield from $this->drying($context, $step);
             } elseif ($step->operation === Operation::Attach && $step->inserted === null) {
                 yield from $this->attach($context, $step);
-            } elseif ($step->isRemedy()) {
+            } elseif ($step->isRemedy() && ! $step->throughPaint) {
                 yield from $this->remedy($context, $step);
             }
         }

@@ -35,6 +35,9 @@ final class ReadAheadTest extends TestCase
                 if ($plan->left !== []) {
                     $this->doNext($build, $plan);
                 }
+                if ($random->chance(25)) {
+                    $random->look($build);
+                }
             }
             $this->theInvariantsHold($build, $build->plan(), $random->shuffled(...), $seed);
         }
