@@ -16,7 +16,7 @@ final class BenchTest extends AppTestCase
 
         self::assertSame('Spray sea grey, first mist coat', $bench['current']['title']);
         self::assertSame(0, $bench['stops']);
-        self::assertSame(['flash', 'handle', 'cured', 'cured', 'cured'], array_column($frame['holds'], 'kind'), 'the hull in flash, the canopy joint setting, the clear of the coupé curing');
+        self::assertSame(['window', 'flash', 'ready', 'handle', 'cured', 'cured', 'cured'], array_column($frame['holds'], 'kind'), 'superglue closing on the tractor, the hull in flash, putty and the canopy joint setting, the clear of the coupé curing');
         self::assertSame('open', $frame['builds'][0]['aspect']['kind']);
         self::assertGreaterThanOrEqual(18, count($this->send('GET', "/api/builds/{$this->buildId()}/kit")->json('areas')));
     }

@@ -2382,6 +2382,11 @@ export interface components {
             now: components["schemas"]["Instant"];
             build: components["schemas"]["BuildName"];
             events: components["schemas"]["LogLine"][];
+            /** @description What is taken as it is, and why; on the first page. */
+            accepted: {
+                what: string;
+                reason: string;
+            }[];
             total: number;
             next: number | null;
         };
@@ -2426,6 +2431,8 @@ export interface components {
             letsLight: boolean;
         };
         KitJoint: {
+            access: string;
+            crossed: boolean;
             pins: boolean;
             removable: boolean;
             bestSide: string | null;
@@ -2777,8 +2784,7 @@ export interface components {
             noseWheel: boolean;
             undoable: components["schemas"]["Undoable"] | null;
         };
-        SeamStage: {
-            stage: string;
+        PlaceStage: {
             word: string;
             done: boolean;
         };
@@ -2794,22 +2800,86 @@ export interface components {
             how: string[];
             runnerUp: components["schemas"]["FillerWord"] | null;
         };
-        Seam: {
+        PlaceClosed: {
+            verdict: string;
+            word: string;
+            reason: string | null;
+            event: components["schemas"]["Id"];
+        };
+        /** @description One place of the register, a joint or a flaw, on its way from found to good. */
+        Place: {
             id: components["schemas"]["Id"];
             name: string;
+            joint: boolean;
+            kind: string | null;
             piece: string;
-            gapMm: number;
+            parts: string[];
+            where: string;
+            widthMm: number;
+            depthMm: number;
             lengthCm: number;
+            measured: {
+                widthMm: number;
+                depthMm: number;
+                lengthMm: number;
+            };
+            access: string;
+            accessWord: string;
+            crossed: boolean;
+            foundAt: string;
+            foundWord: string;
             good: boolean;
-            stages: components["schemas"]["SeamStage"][];
-            next: string | null;
-            nextAt: components["schemas"]["Instant"] | null;
+            closed: components["schemas"]["PlaceClosed"] | null;
+            stages: components["schemas"]["PlaceStage"][];
+            next: components["schemas"]["Step"] | null;
+            /** @description What comes of doing the next step now, while something holds it. */
+            early: string | null;
+            looks: boolean;
+            asksDetail: boolean;
             holdUntil: components["schemas"]["Instant"] | null;
             holdFrom: components["schemas"]["Instant"] | null;
             because: string | null;
+            opens: components["schemas"]["Instant"] | null;
             closes: components["schemas"]["Instant"] | null;
             filledWith: string | null;
+            fills: boolean;
+            chosen: string | null;
             advice: components["schemas"]["FillerAdvice"];
+            ladder: components["schemas"]["LadderAdvice"];
+        };
+        SurfaceFeature: {
+            id: components["schemas"]["Id"];
+            name: string;
+            how: string;
+            part: string;
+            piece: string;
+            doneBy: components["schemas"]["Id"] | null;
+        };
+        RoundGone: {
+            at: components["schemas"]["Instant"];
+            found: number;
+            means: string;
+            event: components["schemas"]["Id"];
+        };
+        Rounds: {
+            pays: boolean;
+            why: string;
+            gone: components["schemas"]["RoundGone"][];
+        };
+        SurfacePart: {
+            id: components["schemas"]["Id"];
+            name: string;
+            piece: string;
+            through: string;
+        };
+        FlawKind: {
+            kind: string;
+            word: string;
+            filled: boolean;
+        };
+        FeatureKind: {
+            kind: string;
+            word: string;
         };
         LadderStep: {
             grit: string;
@@ -2817,17 +2887,25 @@ export interface components {
             missing: boolean;
         };
         LadderAdvice: {
+            from: string;
             to: string;
             why: string;
+            how: string[];
             steps: components["schemas"]["LadderStep"][];
         };
         SurfacePage: {
             now: components["schemas"]["Instant"];
             build: components["schemas"]["BuildName"];
-            seams: components["schemas"]["Seam"][];
-            ladder: components["schemas"]["LadderAdvice"];
+            places: components["schemas"]["Place"][];
+            features: components["schemas"]["SurfaceFeature"][];
+            rounds: components["schemas"]["Rounds"];
+            parts: components["schemas"]["SurfacePart"][];
+            kinds: components["schemas"]["FlawKind"][];
+            featureKinds: components["schemas"]["FeatureKind"][];
             owned: string[];
             sold: string[];
+            findings: components["schemas"]["Finding"][];
+            undoable: components["schemas"]["Undoable"] | null;
         };
         HousePosition: {
             id: string;

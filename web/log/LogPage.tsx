@@ -40,6 +40,19 @@ export default function LogPage({ buildId }: { buildId: string }): ReactElement 
                     </a>
                 </span>
             </div>
+            {log.accepted.length > 0 && (
+                <section className="card log-accepted" aria-labelledby="accepted-title">
+                    <h2 id="accepted-title">Taken as it is</h2>
+                    <dl>
+                        {log.accepted.map((a) => (
+                            <div key={a.what + a.reason}>
+                                <dt>{a.what}</dt>
+                                <dd>{a.reason}</dd>
+                            </div>
+                        ))}
+                    </dl>
+                </section>
+            )}
             {log.total === 0 ? (
                 <div className="card empty">
                     <h2>Nothing is recorded yet</h2>

@@ -1,14 +1,15 @@
 import type { ReactElement } from 'react';
-import type { SurfacePage } from '../api/types';
+import type { Place } from '../api/types';
 
 const WIDTH = 340;
-const HEIGHT = 150;
+const HEIGHT = 110;
 const FOOT = 42;
+const WIDEST = 86;
 
 /** Scratches that fall from grit to grit, as deep as they are drawn; what is missing is outlined. */
-export function LadderDrawing({ ladder }: { ladder: SurfacePage['ladder'] }): ReactElement {
+export function LadderDrawing({ ladder }: { ladder: Place['ladder'] }): ReactElement {
     const most = Math.max(1, ...ladder.steps.map((s) => s.microns));
-    const each = WIDTH / Math.max(1, ladder.steps.length);
+    const each = Math.min(WIDEST, WIDTH / Math.max(1, ladder.steps.length));
     const missing = ladder.steps.filter((s) => s.missing);
 
     return (

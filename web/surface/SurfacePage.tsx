@@ -1,28 +1,46 @@
+import '../layers/layers.css';
 import './surface.css';
+import { Button } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
-import { Link } from 'react-router';
 import { api } from '../api/client';
-import type { Seam, SurfacePage as Surface } from '../api/types';
-import { Mark } from '../drawing/Mark';
-import { useNow } from '../frame/clock';
-import { leftOf } from '../frame/Edge';
+import type { SurfacePage as Surface } from '../api/types';
 import { queries, useSurface } from '../frame/queries';
-import { minutesUntil, span, wall } from '../frame/words';
-import { LadderDrawing } from './LadderDrawing';
+import { useChange } from '../frame/useChange';
+import { FindingCard } from '../layers/FindingCard';
+import { AddPlace } from './AddPlace';
+import { Features } from './Features';
+import { PlaceCard } from './PlaceCard';
+import { Register } from './Register';
+import { Round } from './Round';
 
-/** What judges see first: every seam with how far it has come, what fills it, and the grits from filler to primer. */
+/** What judges see first: every place to be made good with how far it has come, the filler, the grits, and the rounds. */
 export default function SurfacePage({ buildId }: { buildId: string }): ReactElement {
     const { data } = useSurface(buildId);
 
     return data === undefined ? <p>Looking along the seams.</p> : <SurfaceStation data={data} />;
 }
 
+type View = 'register' | 'round' | 'add';
+
 function SurfaceStation({ data }: { data: Surface }): ReactElement {
+    const change = useChange(data.build.id, data.build.revision);
+    const [view, show] = useState<View>('register');
     const [chosen, choose] = useState<string | null>(null);
-    const seam = data.seams.find((s) => s.id === chosen) ?? data.seams.find((s) => !s.good) ?? data.seams[0];
+    const place = data.places.find((p) => p.id === chosen) ?? data.places.find((p) => p.closes !== null) ?? data.places.find((p) => !p.good) ?? data.places[0];
     const own = (grit: string): void => {
         const owned = data.owned.includes(grit) ? data.owned.filter((g) => g !== grit) : [...data.owned, grit];
         void api.put('grits', { owned }).then(() => queries.invalidateQueries());
+    };
+    // Where the place lies under the register, choosing it goes to it.
+    const goTo = (id: string): void => {
+        choose(id);
+        if (window.matchMedia('(max-width: 1080px)').matches) {
+            requestAnimationFrame(() => document.getElementById('place-title')?.scrollIntoView());
+        }
+    };
+    const noted = (id: string): void => {
+        choose(id);
+        show('register');
     };
 
     return (
@@ -30,110 +48,74 @@ function SurfaceStation({ data }: { data: Surface }): ReactElement {
             <div className="page-head">
                 <h1>Surface</h1>
                 <p>
-                    {data.seams.length} {data.seams.length === 1 ? 'seam' : 'seams'}, {data.seams.filter((s) => s.good).length} good
+                    {data.places.length} {data.places.length === 1 ? 'place' : 'places'}, {data.places.filter((p) => p.good).length} good
                 </p>
+                <div className="page-tools">
+                    {data.undoable !== null && (
+                        <Button data-small data-testid="undo" title={data.undoable.title} onClick={() => void change.undo(data.undoable?.id ?? '')}>
+                            Take back the last
+                        </Button>
+                    )}
+                    {data.parts.length > 0 && view !== 'add' && (
+                        <Button data-testid="note-place" onClick={() => show('add')}>
+                            Note a place
+                        </Button>
+                    )}
+                    {data.places.length > 0 && view !== 'round' && (
+                        <Button data-main data-testid="go-round" onClick={() => show('round')}>
+                            Go round
+                        </Button>
+                    )}
+                </div>
             </div>
-            {seam === undefined ? (
-                <section className="card empty">
-                    <h2>No seam to make good</h2>
-                    <p>Say which joints must vanish, on their lines or in the table of joints.</p>
-                    <Link className="plain-press" to={`/b/${data.build.id}/kit`}>
-                        To the kit
-                    </Link>
-                </section>
-            ) : (
-                <>
-                    <section className="card strips" aria-label="Seams">
-                        <ul>
-                            {data.seams.map((s) => (
-                                <li key={s.id}>
-                                    <Strip seam={s} zone={data.build.zone} here={s.id === seam.id} choose={() => choose(s.id)} />
-                                </li>
-                            ))}
-                        </ul>
+            {change.wrong !== null && (
+                <div className="notice" data-bad role="alert">
+                    {change.wrong}
+                </div>
+            )}
+            <div className="surface-main">
+                {view === 'round' && <Round data={data} leave={() => show('register')} add={() => show('add')} />}
+                {view === 'add' && <AddPlace data={data} change={change} added={noted} close={() => show('register')} />}
+                {view === 'register' && data.places.length === 0 && (
+                    <section className="card empty">
+                        <h2>Nothing to make good</h2>
+                        <p>{data.parts.length === 0 ? 'First say what the kit is made of.' : 'Say which joints must vanish, in the kit; and note what else you find: sinks, gate stubs, scratches.'}</p>
                     </section>
-                    <aside className="surface-side">
-                        <section className="card filler" aria-labelledby="filler-title">
-                            <h2 id="filler-title">{seam.name}</h2>
-                            <p className="filler-what">
-                                {seam.gapMm > 0 ? `${seam.gapMm} mm wide` : 'no gap'}
-                                {seam.lengthCm > 0 && `, ${seam.lengthCm} cm long`}
-                            </p>
-                            {seam.filledWith !== null && <p className="filler-choice">Filled with {seam.filledWith}.</p>}
-                            {seam.gapMm > 0 && seam.filledWith === null && (
-                                <>
-                                    <p className="filler-choice" data-testid="filler">
-                                        <strong>{seam.advice.word.charAt(0).toUpperCase() + seam.advice.word.slice(1)}</strong>: {seam.advice.why}.
-                                    </p>
-                                    <p>{seam.advice.how.join(' ')}</p>
-                                    {seam.advice.runnerUp !== null && (
-                                        <p className="filler-else">
-                                            Else <strong>{seam.advice.runnerUp.word}</strong>: {seam.advice.runnerUp.why}.
-                                        </p>
-                                    )}
-                                </>
-                            )}
-                        </section>
-                        <section className="card ladder" aria-labelledby="ladder-title">
-                            <h2 id="ladder-title" className="card-title">
-                                From filler to {data.ladder.to}
-                            </h2>
-                            <LadderDrawing ladder={data.ladder} />
-                            <div className="grits" role="group" aria-label="Grits you own">
-                                {data.sold.map((grit) => (
-                                    <button key={grit} type="button" className="view" aria-pressed={data.owned.includes(grit)} onClick={() => own(grit)}>
-                                        {grit}
-                                    </button>
-                                ))}
-                            </div>
-                        </section>
-                    </aside>
-                </>
-            )}
-        </div>
-    );
-}
-
-function Strip({ seam, zone, here, choose }: { seam: Seam; zone: string; here: boolean; choose: () => void }): ReactElement {
-    const at = useNow();
-    const held = seam.holdUntil !== null && seam.holdFrom !== null && Date.parse(seam.holdUntil) > at;
-
-    return (
-        <button type="button" className="strip" aria-pressed={here} onClick={choose}>
-            <span className="strip-name">
-                <strong>{seam.name}</strong>
-                <small>
-                    {seam.piece}
-                    {seam.gapMm > 0 && `, ${seam.gapMm} mm`}
-                </small>
-            </span>
-            <span className="strip-stages">
-                {seam.stages.map((s) => (
-                    <span key={s.stage} className="strip-stage" data-done={s.done || undefined}>
-                        {s.word}
-                    </span>
-                ))}
-                <span className="strip-stage" data-done={seam.good || undefined}>
-                    good
-                </span>
-            </span>
-            <span className="strip-next">
-                {held && seam.holdUntil !== null && seam.holdFrom !== null ? (
-                    <>
-                        <Mark kind="hold" size={26} left={leftOf(seam.holdFrom, seam.holdUntil, at)} />
-                        <span>
-                            {seam.because}: {span(minutesUntil(seam.holdUntil, at))}, {wall(seam.holdUntil, at, zone)}
-                        </span>
-                    </>
-                ) : (
-                    <span>{seam.next ?? 'Nothing left to do.'}</span>
                 )}
-            </span>
-            {seam.closes !== null && (
-                <span className="strip-closes">
-                    <Mark kind="closing" size={26} /> closes in {span(minutesUntil(seam.closes, at))}
-                </span>
-            )}
-        </button>
+                {view === 'register' && data.places.length > 0 && <Register places={data.places} chosen={place?.id ?? null} choose={goTo} zone={data.build.zone} />}
+            </div>
+            <aside className="surface-side">
+                {view !== 'round' && place !== undefined && <PlaceCard key={place.id} data={data} place={place} change={change} />}
+                {data.findings
+                    .filter((f) => f.severity !== 'note' || f.fixes.length > 0)
+                    .map((finding) => (
+                        <FindingCard key={finding.key} finding={finding} change={change} />
+                    ))}
+                <Features data={data} change={change} />
+                {data.places.length > 0 && (
+                    <section className="card rounds" aria-labelledby="rounds-title">
+                        <h2 id="rounds-title" className="card-title">
+                            Another round?
+                        </h2>
+                        <p data-testid="rounds">{data.rounds.why}</p>
+                        {data.rounds.gone.length > 0 && <p className="rounds-gone">{data.rounds.gone.map((r) => `${r.found}${r.means === '' ? '' : ` by ${r.means}`}`).join(', then ')}</p>}
+                    </section>
+                )}
+                {data.places.length > 0 && (
+                    <section className="card owned" aria-labelledby="owned-title">
+                        <h2 id="owned-title" className="card-title">
+                            Grits you own
+                        </h2>
+                        <div className="grits" role="group" aria-label="Grits you own">
+                            {data.sold.map((grit) => (
+                                <button key={grit} type="button" className="view" aria-pressed={data.owned.includes(grit)} onClick={() => own(grit)}>
+                                    {grit}
+                                </button>
+                            ))}
+                        </div>
+                    </section>
+                )}
+            </aside>
+        </div>
     );
 }

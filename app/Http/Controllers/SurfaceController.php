@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Lines\NotRead;
 use AmberStep\Core\Surface\Grit;
+use App\Build\Changer;
 use App\Build\Planner;
 use App\Http\Answer;
 use App\Http\Presenters\KitPresenter;
@@ -16,14 +17,14 @@ use App\Repositories\Settings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** Seams on their way to vanishing, and the grits to take them there. */
+/** The register of what is to be made good, and the grits that take it there. */
 final readonly class SurfaceController
 {
     use LoadsBuilds;
 
     private const USUAL = ['P400', 'P600', 'P800', 'P1000', 'P1500', 'P2000', 'P3000'];
 
-    public function __construct(private BuildRepository $builds, private Planner $planner, private Settings $settings, private Answer $answer)
+    public function __construct(private BuildRepository $builds, private Planner $planner, private Settings $settings, private Changer $changer, private Answer $answer)
     {
     }
 
@@ -31,7 +32,7 @@ final readonly class SurfaceController
     {
         $loaded = $this->load($build);
 
-        return $this->answer->json(['build' => KitPresenter::name($loaded), ...SurfacePresenter::page($this->planner->plan($loaded), $this->owned())]);
+        return $this->answer->json(['build' => KitPresenter::name($loaded), ...SurfacePresenter::page($this->planner->plan($loaded), $this->owned()), 'undoable' => $this->changer->undoable($build)?->toArray()]);
     }
 
     /** @throws BadDocument where one is no grit */

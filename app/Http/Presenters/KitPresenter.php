@@ -67,12 +67,12 @@ final class KitPresenter
             }
         }
 
-        return $kit->areasById[$id]->name ?? $kit->jointsById[$id]->name ?? $kit->coloursById[$id]->name ?? $kit->labelsById[$id]->name ?? $kit->partsById[$id]->name ?? rtrim($list, 's');
+        return ($kit->flawsById[$id] ?? $kit->featuresById[$id] ?? null)?->name($kit) ?? $kit->areasById[$id]->name ?? $kit->jointsById[$id]->name ?? $kit->coloursById[$id]->name ?? $kit->labelsById[$id]->name ?? $kit->partsById[$id]->name ?? rtrim($list, 's');
     }
 
     public static function cellTitle(Kit $kit, string $list, string $id, string $field, string $text): string
     {
-        $words = ['cm2' => 'size', 'insideColour' => 'inside colour', 'preshade' => 'pre-shade', 'seenThrough' => 'seen through', 'bookletStep' => 'step', 'mouldedColour' => 'moulded', 'letsLight' => 'lets light', 'carriesLoad' => 'load', 'gapMm' => 'gap', 'lengthCm' => 'length', 'softMm' => 'width', 'mustMatch' => 'must match', 'heldBy' => 'held by', 'holder' => 'on', 'count' => 'how many', 'origin' => 'from', 'option' => 'only with', 'bestSide' => 'best side', 'removable' => 'comes off', 'code' => 'booklet code'];
+        $words = ['cm2' => 'size', 'insideColour' => 'inside colour', 'preshade' => 'pre-shade', 'seenThrough' => 'seen through', 'bookletStep' => 'step', 'mouldedColour' => 'moulded', 'letsLight' => 'lets light', 'carriesLoad' => 'load', 'gapMm' => 'gap', 'lengthCm' => 'length', 'softMm' => 'width', 'mustMatch' => 'must match', 'heldBy' => 'held by', 'holder' => 'on', 'count' => 'how many', 'origin' => 'from', 'option' => 'only with', 'bestSide' => 'best side', 'removable' => 'comes off', 'code' => 'booklet code', 'widthMm' => 'width', 'depthMm' => 'depth', 'lengthMm' => 'length'];
 
         return ucfirst(self::nameIn($kit, $list, $id)).': '.($words[$field] ?? $field).' '.($text === '' ? 'emptied' : $text);
     }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Presenters;
 
+use AmberStep\Core\Kit\Acceptance;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\EventKind;
 use AmberStep\Core\Log\Log;
+use AmberStep\Core\Log\Verdict;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Rule\Say;
 use App\Repositories\LoadedBuild;
@@ -26,11 +28,13 @@ final readonly class LogPresenter
     {
         $events = array_values(array_filter($build->events, static fn (Event $e): bool => $e->kind !== EventKind::TakeBack));
         usort($events, static fn (Event $a, Event $b): int => Event::inOrder($b, $a));
-        $standing = array_fill_keys(array_map(static fn (Event $e): string => $e->id, Log::standing($build->events)), true);
+        $stand = Log::standing($build->events);
+        $standing = array_fill_keys(array_map(static fn (Event $e): string => $e->id, $stand), true);
         $page = array_slice($events, $from, self::PAGE);
 
         return [
             'events' => array_map(fn (Event $e): array => $this->line($e, $build->kit, isset($standing[$e->id])), $page),
+            'accepted' => $from === 0 ? $this->accepted($build->kit, $stand) : [],
             'total' => count($events),
             'next' => $from + self::PAGE < count($events) ? $from + self::PAGE : null,
         ];
@@ -59,7 +63,7 @@ final readonly class LogPresenter
     private function title(Event $event): string
     {
         return ucfirst(match ($event->kind) {
-            EventKind::Done => $event->operation?->word() ?? 'done',
+            EventKind::Done => ($event->operation?->word() ?? 'done').($event->filler === null ? '' : ', '.$event->filler->word()),
             EventKind::MaskOn => 'mask on'.($event->medium === null ? '' : ', '.$event->medium->word()),
             EventKind::MaskOff => 'mask off',
             EventKind::Glued => 'joint closed'.($event->glue === null ? '' : ', '.$event->glue->word()),
@@ -67,7 +71,7 @@ final readonly class LogPresenter
             EventKind::OutOfCabinet => 'out of the cabinet',
             EventKind::Mixed => 'mixed',
             EventKind::Fault => $event->fault?->word() ?? 'fault',
-            EventKind::Verdict => 'found '.($event->verdict->value ?? ''),
+            EventKind::Verdict => self::verdict($event),
             EventKind::Ticked => 'ticked on the colour list',
             EventKind::Fitted => 'fitted'.($event->place === null ? '' : ', '.$event->place),
             EventKind::Reading => 'reading',
@@ -76,12 +80,51 @@ final readonly class LogPresenter
         });
     }
 
+    private static function verdict(Event $event): string
+    {
+        $by = $event->purpose === '' || $event->wait !== null ? '' : ", {$event->purpose}";
+
+        return match (true) {
+            $event->verdict?->isOfPlace() === true => "looked at{$by}: {$event->verdict->word()}",
+            $event->wait === null => "round{$by}: ".($event->found ?? 0).' found',
+            default => 'found '.($event->verdict->value ?? ''),
+        };
+    }
+
+    /**
+     * What is taken as it is, and why: for the finish sheet. Findings of the plan by their rule, places by their last word.
+     *
+     * @param  list<Event>  $standing
+     * @return list<array{what: string, reason: string}>
+     */
+    private function accepted(Kit $kit, array $standing): array
+    {
+        $said = [];
+        foreach ($standing as $event) {
+            foreach ($event->kind === EventKind::Verdict && $event->verdict?->isOfPlace() === true ? $event->targets : [] as $target) {
+                $said[$target] = $event->verdict === Verdict::Accept ? $event->note : null;
+            }
+        }
+        $places = array_map(fn (string $id, string $why): array => ['what' => ucfirst($this->names([$id], $kit)), 'reason' => $why], array_map(strval(...), array_keys(array_filter($said, is_string(...)))), array_values(array_filter($said, is_string(...))));
+        $findings = array_map(function (Acceptance $a) use ($kit): array {
+            [$rule, $targets] = [...explode(':', $a->finding, 2), ''];
+            $known = array_values(array_filter(explode(',', $targets), static fn (string $id): bool => isset($kit->areasById[$id]) || isset($kit->jointsById[$id]) || isset($kit->partsById[$id]) || isset($kit->flawsById[$id])));
+
+            return ['what' => ucfirst(str_replace('-', ' ', $rule)).($known === [] ? '' : ' on '.$this->names($known, $kit)), 'reason' => $a->reason];
+        }, $kit->accepted);
+
+        return [...$places, ...$findings];
+    }
+
     private function targets(Event $event, Kit $kit): string
     {
-        $names = [];
-        foreach ($event->targets as $target) {
-            $names[] = $kit->areasById[$target]->name ?? $kit->jointsById[$target]->name ?? $kit->labelsById[$target]->name ?? $kit->partsById[$target]->name ?? self::calledOut($kit, $target) ?? 'something that is gone';
-        }
+        return $this->names($event->targets, $kit);
+    }
+
+    /** @param  list<string>  $ids */
+    private function names(array $ids, Kit $kit): string
+    {
+        $names = array_map(static fn (string $id): string => $kit->areasById[$id]->name ?? $kit->jointsById[$id]->name ?? ($kit->flawsById[$id] ?? $kit->featuresById[$id] ?? null)?->name($kit) ?? $kit->labelsById[$id]->name ?? $kit->partsById[$id]->name ?? self::calledOut($kit, $id) ?? 'something that is gone', $ids);
 
         return count($names) > 3 ? Say::listed([...array_slice($names, 0, 2), (count($names) - 2).' more']) : Say::listed($names);
     }

@@ -4,21 +4,27 @@ declare(strict_types=1);
 
 namespace App\Http\Presenters;
 
-use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Kit\FeatureKind;
+use AmberStep\Core\Kit\FlawKind;
+use AmberStep\Core\Kit\FoundAt;
+use AmberStep\Core\Kit\Part;
+use AmberStep\Core\Log\Verdict;
+use AmberStep\Core\Plan\HoldKind;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\Words;
 use AmberStep\Core\Surface\FillerAdvice;
 use AmberStep\Core\Surface\Grit;
 use AmberStep\Core\Surface\GritScale;
 use AmberStep\Core\Surface\Ladder;
-use AmberStep\Core\Surface\SeamStrip;
+use AmberStep\Core\Surface\Place;
+use AmberStep\Core\Surface\Rounds;
+use AmberStep\Core\Surface\Sanding;
+use AmberStep\Core\Surface\Strip;
 
-/** The seams of a build with how far each has come, what fills it, and the grits from filler to the next layer. */
+/** The register of what is to be made good, with how far each place has come, what fills it, and the grits that take it there. */
 final class SurfacePresenter
 {
-    /** Start for filler (handbook 2, Abrasives). */
-    private const FROM = 'P400';
+    private const RULES = ['filler-set', 'porous-filler-sealed', 'real-detail', 'features-done', 'burn-through', 'halo', 'seam-before-paint'];
 
     /**
      * @param  list<Grit>  $owned
@@ -26,29 +32,52 @@ final class SurfacePresenter
      */
     public static function page(Plan $plan, array $owned): array
     {
+        $context = $plan->context;
+
         return [
-            'seams' => array_map(static fn (SeamStrip $s): array => self::strip($s, $plan), SeamStrip::all($plan)),
-            'ladder' => self::ladder($plan->context->house, $owned),
+            'places' => array_map(static fn (Strip $s): array => self::strip($s, $plan, $owned), Strip::all($plan)),
+            'features' => array_map(static fn ($f): array => ['id' => $f->id, 'name' => $f->name($context->kit), 'how' => $f->kind->how(), 'part' => $context->kit->partsById[$f->part]->name, 'piece' => $context->pieceName($f->part), 'doneBy' => $context->surface->features[$f->id] ?? null], $context->kit->features),
+            'rounds' => self::rounds($plan),
+            'parts' => array_map(static fn (Part $p): array => ['id' => $p->id, 'name' => $p->name, 'piece' => $context->pieceName($p->id), 'through' => FoundAt::on([$p->id], $context->kit, $context->surface)->value], $context->kit->parts),
+            'kinds' => array_map(static fn (FlawKind $k): array => ['kind' => $k->value, 'word' => $k->word(), 'filled' => ! $k->isSandedOnly()], FlawKind::cases()),
+            'featureKinds' => array_map(static fn (FeatureKind $k): array => ['kind' => $k->value, 'word' => $k->word()], FeatureKind::cases()),
             'owned' => array_map(static fn (Grit $g): string => $g->label(), $owned),
-            'sold' => array_map(static fn (Grit $g): string => $g->label(), array_values(array_filter(Grit::all(GritScale::Fepa), static fn (Grit $g): bool => $g->microns <= 40.5))),
+            'sold' => array_map(static fn (Grit $g): string => $g->label(), array_values(array_filter(Grit::all(GritScale::Fepa), static fn (Grit $g): bool => $g->microns <= 58.5))),
+            'findings' => array_values(array_filter(PlanPresenter::findings($plan), static fn (array $f): bool => in_array($f['rule'], self::RULES, true))),
         ];
     }
 
-    /** @return array<string, mixed> */
-    private static function strip(SeamStrip $strip, Plan $plan): array
+    /**
+     * @param  list<Grit>  $owned
+     * @return array<string, mixed>
+     */
+    private static function strip(Strip $strip, Plan $plan, array $owned): array
     {
+        $place = $strip->place;
         $next = $strip->next;
+        $by = $strip->course?->closedBy;
+        $flaw = $plan->context->kit->flawsById[$place->id] ?? null;
 
         return [
-            'id' => $strip->joint->id, 'name' => $strip->joint->name, 'piece' => $strip->piece,
-            'gapMm' => $strip->joint->gapMm, 'lengthCm' => $strip->joint->lengthCm, 'good' => $strip->isGood(),
-            'stages' => array_map(static fn (array $s): array => ['stage' => $s[0]->value, 'word' => self::word($s[0]), 'done' => $s[1]], $strip->stages),
-            'next' => $next === null ? null : Words::title($next->step, $plan->context),
-            'nextAt' => Time::utc($next?->startEpoch),
+            'id' => $place->id, 'name' => $place->name, 'joint' => $place->isJoint(), 'kind' => $place->kind?->value, 'piece' => $strip->piece,
+            'parts' => array_map(static fn (string $p): string => $plan->context->kit->partsById[$p]->name, $place->parts),
+            'where' => $flaw->where ?? '', 'widthMm' => $place->widthMm, 'depthMm' => $place->depthMm, 'lengthCm' => $place->lengthCm,
+            'measured' => ['widthMm' => $flaw->widthMm ?? $place->widthMm, 'depthMm' => $flaw->depthMm ?? 0, 'lengthMm' => $flaw->lengthMm ?? 10 * $place->lengthCm],
+            'access' => $place->access->value, 'accessWord' => $place->access->word(), 'crossed' => $place->crossed,
+            'foundAt' => $place->foundAt->value, 'foundWord' => $place->foundAt->word(),
+            'good' => $strip->isGood(),
+            'closed' => $by === null || ! $by->what instanceof Verdict ? null : ['verdict' => $by->what->value, 'word' => $by->what->word(), 'reason' => $by->reason, 'event' => $by->eventId],
+            'stages' => array_map(static fn (array $s): array => ['word' => $s[0], 'done' => $s[1]], $strip->stages),
+            'next' => $next === null ? null : StepPresenter::whole($next, $plan), 'early' => $strip->tooEarly($plan),
+            'looks' => $next?->step->operation === Operation::CheckSeam || $next === null, 'asksDetail' => $next?->step->operation === Operation::Look && $place->mayBeDetail(),
             'holdUntil' => Time::utc($strip->hold?->untilEpoch), 'holdFrom' => Time::utc($strip->hold?->fromEpoch), 'because' => $strip->hold?->because,
+            'opens' => Time::utc($strip->closing !== null && $strip->hold?->kind === HoldKind::Ready ? $strip->hold->untilEpoch : null),
             'closes' => Time::utc($strip->closing?->fromEpoch),
-            'filledWith' => $plan->context->surface->joint($strip->joint->id)->filler?->word(),
-            'advice' => self::advice($strip->advice),
+            'filledWith' => $plan->context->surface->joint($place->id)->filler?->word(),
+            'fills' => $plan->context->steps->find("{$place->id}/fill/all/1") !== null,
+            'chosen' => $place->chosen?->word(),
+            'advice' => self::advice($place->advice()),
+            'ladder' => self::ladder($place, $plan, $owned),
         ];
     }
 
@@ -62,30 +91,32 @@ final class SurfacePresenter
     }
 
     /**
-     * From filler to what the next layer needs: primer, or no primer at all (house rule).
+     * From what is there to what the next layer needs.
      *
      * @param  list<Grit>  $owned
      * @return array<string, mixed>
      */
-    private static function ladder(HouseRules $house, array $owned): array
+    private static function ladder(Place $place, Plan $plan, array $owned): array
     {
-        $to = $house->says('primer', 'never') ? 'P1500' : 'P600';
-        $ladder = Ladder::between(Grit::read(self::FROM), Grit::read($to), $owned);
+        $sanding = Sanding::of($place, $plan->context->house);
+        $ladder = Ladder::between($sanding->from, $sanding->to, $owned);
         $missing = array_map(static fn (Grit $g): string => $g->label(), $ladder->missing ?? []);
 
         return [
-            'to' => $to, 'why' => $to === 'P600' ? 'the last grit before primer' : 'the last grit where no primer follows',
+            'from' => $sanding->from->label(), 'to' => $sanding->to->label(), 'why' => $sanding->why, 'how' => $sanding->how,
             'steps' => array_map(static fn (Grit $g): array => ['grit' => $g->label(), 'microns' => $g->microns, 'missing' => in_array($g->label(), $missing, true)], $ladder->steps ?? []),
         ];
     }
 
-    private static function word(Operation $operation): string
+    /** @return array<string, mixed> */
+    private static function rounds(Plan $plan): array
     {
-        return match ($operation) {
-            Operation::Glue => 'glued',
-            Operation::Fill => 'filled',
-            Operation::CutBack => 'cut back',
-            default => 'checked',
-        };
+        $found = array_map(static fn (array $r): int => $r[1], $plan->context->surface->rounds);
+        $rounds = Rounds::of($found);
+
+        return [
+            'pays' => $rounds->pays, 'why' => $rounds->why,
+            'gone' => array_map(static fn (array $r): array => ['at' => Time::utc($r[0]), 'found' => $r[1], 'means' => $r[2], 'event' => $r[3]], $plan->context->surface->rounds),
+        ];
     }
 }
