@@ -92,6 +92,7 @@ try {
         row("{$name} answer, warm, against it", median($ask($path), 61) / $empty, 4, 'x');
     }
     row('a line read, as it is typed', median($typed, 21), 100, 'ms');
+    // A new plan, not an echo: the old one stands dimmed until then (architecture, Web).
     row('a line read, with what is to do then', median($one('radome, 6, slate green, matt', true), 21), 250, 'ms');
 } finally {
     $server->stop();
@@ -111,7 +112,7 @@ $weigh = static function (string $name, array &$seen) use ($manifest, &$weigh): 
 
     return $bytes;
 };
-foreach (['bench/BenchPage', 'layers/LayersPage', 'kit/KitPage'] as $station) {
+foreach (['bench/BenchPage', 'layers/LayersPage', 'kit/KitPage', 'booklet/BookletPage', 'breakdown/BreakdownPage', 'lists/ListsPage', 'surface/SurfacePage'] as $station) {
     $seen = [];
     row("script of a first load, {$station}", ($weigh('web/main.tsx', $seen) + $weigh("web/{$station}.tsx", $seen)) / 1000, 220, 'kB');
 }

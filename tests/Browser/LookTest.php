@@ -23,7 +23,12 @@ final class LookTest extends BrowserTestCase
                 $this->view($station);
                 self::assertSame([], $this->browser->axe(), "{$station} in {$surround}");
             }
-            $this->go('layers');
+            $this->view('surface');
+            foreach (['go-round', 'note-place'] as $press) {
+                $this->browser->click("[data-testid=\"{$press}\"]");
+                self::assertSame([], $this->browser->axe(), "surface {$press} in {$surround}");
+            }
+            $this->view('layers');
             foreach (['in microns', 'by stage', 'as a table', 'in order'] as $view) {
                 $this->browser->press($view);
                 self::assertSame([], $this->browser->axe(), "layers {$view} in {$surround}");
