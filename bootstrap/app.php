@@ -13,6 +13,7 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull;
 use Illuminate\Foundation\Http\Middleware\TrimStrings;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Middleware\ValidatePostSize;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -24,8 +25,8 @@ return Application::configure(basePath: dirname(__DIR__))
         },
     )
     ->withMiddleware(static function (Middleware $middleware): void {
-        // One origin serves page and API; what is typed is stored as it was typed.
-        $middleware->remove([HandleCors::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
+        // One origin serves page and API; what is typed is stored as it was typed; our own door says what is too large.
+        $middleware->remove([HandleCors::class, ValidatePostSize::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
         $middleware->prepend([HostDoor::class, OriginDoor::class, SecurityHeaders::class]);
         $middleware->group('api', [JsonDoor::class]);
     })

@@ -59,7 +59,7 @@ final class Lift
     }
 
     /**
-     * Since 4: flaws and features are in the register, and joints say how one gets at them.
+     * Since 4: flaws and features are in the register, joints say how one gets at them, events how long it took.
      *
      * @param  array<mixed>  $file
      * @return array<mixed>
@@ -71,6 +71,10 @@ final class Lift
             $kit['joints'] = array_map(static fn (mixed $joint): mixed => is_array($joint) ? [...$joint, 'access' => 'open', 'crossed' => false] : $joint, $kit['joints']);
         }
 
-        return isset($file['kit']) ? [...$file, 'kit' => [...$kit, 'flaws' => [], 'features' => []]] : $file;
+        if (is_array($file['events'] ?? null)) {
+            $file['events'] = array_map(static fn (mixed $event): mixed => is_array($event) ? [...$event, 'minutes' => null] : $event, $file['events']);
+        }
+
+        return isset($file['kit']) ? [...$file, 'kit' => [...$kit, 'flaws' => [], 'features' => [], 'photos' => []]] : $file;
     }
 }

@@ -101,7 +101,7 @@ final readonly class Porter
         foreach ($file->kit->colours as $colour) {
             $products[$colour->product] = true;
         }
-        $json = preg_replace_callback('/[0-7][0-9A-HJKMNP-TV-Z]{25}/', static function (array $m) use (&$new, $products): string {
+        $json = preg_replace_callback('/(?<![0-9A-Za-z])[0-7][0-9A-HJKMNP-TV-Z]{25}(?![0-9A-Za-z])/', static function (array $m) use (&$new, $products): string {
             return isset($products[$m[0]]) ? $m[0] : $new[$m[0]] ??= strtoupper((string) Str::ulid());
         }, $file->toJson());
         $copy = BuildFile::parse((string) $json);

@@ -132,7 +132,7 @@ final class SettleTest extends BrowserTestCase
         $this->go('bench');
         $this->browser->see('.line-all')->sendKeys(WebDriverKeys::ENTER);
         $this->browser->seeText('[role="dialog"]', 'Canopy joint');
-        self::assertSame(5, $this->browser->count('.hold-row'), 'the hull, the canopy joint, and three pieces of the coupé');
+        self::assertSame(7, $this->browser->count('.hold-row'), 'the hull, the canopy joint, two places of the tractor, and three pieces of the coupé');
         self::assertStringContainsString('/api/holds.ics', $this->browser->text('.hold-calendar'));
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Remote\LocalFileDetector;
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Tests\Support\BrowserTestCase;
 
@@ -123,9 +125,41 @@ final class SurfaceTest extends BrowserTestCase
         self::assertSame(0.0508, $this->place('sink on Lower hull')['measured']['widthMm']);
     }
 
-    public function test_the_ladder_says_what_to_buy(): void
+    public function test_a_photograph_is_kept_marked_and_taken_out_and_the_clock_is_told(): void
+    {
+        $picture = imagecreatetruecolor(320, 200);
+        imagefill($picture, 0, 0, (int) imagecolorallocate($picture, 150, 150, 150));
+        $file = sys_get_temp_dir().'/amber-seam-'.bin2hex(random_bytes(4)).'.png';
+        imagepng($picture, $file);
+        $this->go('surface');
+        $this->browser->driver->findElement(WebDriverBy::cssSelector('[data-testid="photo-file"]'))->setFileDetector(new LocalFileDetector)->sendKeys($file);
+        $this->browser->until(fn (): bool => (int) $this->browser->script('return document.querySelector(".photo img")?.naturalWidth ?? 0') === 320, 'the picture is shown');
+        $this->browser->click('.photo-press');
+        $this->browser->seeText('.photo figcaption', '1 marked.');
+        self::assertEqualsWithDelta(0.5, $this->place('gap behind the front plate')['photos'][0]['marks'][0]['x'], 0.02);
+        $this->browser->press('Last mark off');
+        $this->browser->seeText('.photo figcaption', 'Press where to look.');
+        $this->browser->press('Picture out');
+        $this->browser->until(fn (): bool => $this->browser->count('.photo') === 0, 'it is out');
+
+        $this->browser->script('window.scrollTo(0, 0)');
+        $this->browser->press('port fender seam');
+        $this->browser->seeText('.place', 'About 30 min hands on');
+        $this->browser->click('.took input');
+        $this->browser->keys('45');
+        $this->did('Cut port fender seam', 'Cut back');
+        $this->browser->press('gap behind the front plate');
+        $this->browser->seeText('.place', 'usually 4, corrected by one job in your log');
+    }
+
+    public function test_the_ladder_says_what_to_buy_and_another_scale_is_told_apart(): void
     {
         $this->go('surface');
+        $this->browser->click('.other-grit input');
+        $this->browser->keys('1000', WebDriverKeys::ENTER);
+        $this->browser->seeText('.other-grit', 'write P1000');
+        $this->browser->keys(' CAMI', WebDriverKeys::ENTER);
+        $this->browser->seeText('.grits', '1000 CAMI');
         $this->browser->seeText('.ladder-figure', 'You have all of them');
         $this->browser->press('P600');
         $this->browser->seeText('.ladder-figure', 'To buy: P600');

@@ -32,8 +32,8 @@ async function call<T>(method: string, path: string, body?: unknown, headers: Re
     try {
         response = await fetch('/api/' + path, {
             method,
-            headers: body === undefined ? headers : { 'Content-Type': 'application/json', ...headers },
-            body: body === undefined ? null : typeof body === 'string' ? body : JSON.stringify(body),
+            headers: body === undefined ? headers : { 'Content-Type': body instanceof Blob ? body.type : 'application/json', ...headers },
+            body: body === undefined ? null : typeof body === 'string' || body instanceof Blob ? body : JSON.stringify(body),
         });
     } catch {
         throw new Away('The bench cannot be reached.');

@@ -1664,6 +1664,154 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/builds/{build}/export.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The build as a file with its photographs. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description A zip of build.amber.json and photos/HASH.jpg. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/zip": unknown;
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps a photograph, encoded anew without where it was taken. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "image/jpeg": unknown;
+                    "image/png": unknown;
+                    "image/webp": unknown;
+                };
+            };
+            responses: {
+                /** @description Its hash. */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            hash: string;
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{hash}.jpg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A photograph. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    hash: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The picture. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "image/jpeg": unknown;
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/builds/{build}/events": {
         parameters: {
             query?: never;
@@ -2139,6 +2287,7 @@ export interface components {
             fault?: string | null;
             verdict?: string | null;
             wait?: string | null;
+            minutes?: number | null;
             found?: number | null;
             temperatureC?: number | null;
             humidity?: number | null;
@@ -2169,6 +2318,7 @@ export interface components {
             fault?: string | null;
             verdict?: string | null;
             wait?: string | null;
+            minutes?: number | null;
             found?: number | null;
             temperatureC?: number | null;
             humidity?: number | null;
@@ -2800,6 +2950,15 @@ export interface components {
             how: string[];
             runnerUp: components["schemas"]["FillerWord"] | null;
         };
+        PhotoMark: {
+            x: number;
+            y: number;
+        };
+        PlacePhoto: {
+            id: components["schemas"]["Id"];
+            hash: string;
+            marks: components["schemas"]["PhotoMark"][];
+        };
         PlaceClosed: {
             verdict: string;
             word: string;
@@ -2828,6 +2987,14 @@ export interface components {
             crossed: boolean;
             foundAt: string;
             foundWord: string;
+            material: string;
+            photos: components["schemas"]["PlacePhoto"][];
+            /** @description What lies there, how far back it goes, what the ground will show. */
+            beneath: string[];
+            pace: {
+                jobs: number;
+                usual: number;
+            } | null;
             good: boolean;
             closed: components["schemas"]["PlaceClosed"] | null;
             stages: components["schemas"]["PlaceStage"][];
@@ -2899,6 +3066,10 @@ export interface components {
             places: components["schemas"]["Place"][];
             features: components["schemas"]["SurfaceFeature"][];
             rounds: components["schemas"]["Rounds"];
+            pieces: {
+                name: string;
+                left: number;
+            }[];
             parts: components["schemas"]["SurfacePart"][];
             kinds: components["schemas"]["FlawKind"][];
             featureKinds: components["schemas"]["FeatureKind"][];

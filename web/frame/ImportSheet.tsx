@@ -6,7 +6,7 @@ import { readNumber } from './numbers';
 import { queries, useFrame } from './queries';
 
 interface Asked {
-    text: string;
+    file: string | Blob;
     name: string;
 }
 
@@ -39,7 +39,7 @@ export function ImportSheet({ opened, close }: { opened: boolean; close: () => v
             void go(`/b/${build.id}/${station}`);
         } catch (error) {
             if (error instanceof Refused && error.status === 409) {
-                ask((was) => ({ text: was?.text ?? '', name: error.message }));
+                ask((was) => ({ file: was?.file ?? '', name: error.message }));
             } else if (error instanceof Refused) {
                 say([error.message, ...error.problems.map((p) => `${p.path === '' ? 'The file' : p.path} ${p.wrong}; ${p.right}.`)]);
             } else {
@@ -47,13 +47,13 @@ export function ImportSheet({ opened, close }: { opened: boolean; close: () => v
             }
         }
     };
-    const send = async (text: string, mode?: 'replace' | 'copy'): Promise<void> => {
+    const send = async (file: string | Blob, mode?: 'replace' | 'copy'): Promise<void> => {
         await open(async () => {
             try {
-                return await api.post<Named>('builds' + (mode === undefined ? '' : `?mode=${mode}`), text);
+                return await api.post<Named>('builds' + (mode === undefined ? '' : `?mode=${mode}`), file);
             } catch (error) {
                 if (error instanceof Refused && error.status === 409) {
-                    ask({ text, name: error.message });
+                    ask({ file, name: error.message });
                 }
                 throw error;
             }
@@ -96,14 +96,14 @@ export function ImportSheet({ opened, close }: { opened: boolean; close: () => v
                         ref={file}
                         id="build-file"
                         type="file"
-                        accept=".json,application/json"
+                        accept=".json,.zip,application/json,application/zip"
                         aria-label="Build file"
                         className="field file-field"
                         onChange={(e) => {
                             const chosen = e.currentTarget.files?.[0];
                             say([]);
                             if (chosen !== undefined) {
-                                void chosen.text().then((text) => send(text));
+                                void (chosen.name.toLowerCase().endsWith('.zip') ? send(chosen.slice(0, chosen.size, 'application/zip')) : chosen.text().then((text) => send(text)));
                             }
                         }}
                     />
@@ -121,8 +121,8 @@ export function ImportSheet({ opened, close }: { opened: boolean; close: () => v
                         <strong>{asked.name}</strong> Replace it, and the one that is here is kept as a backup; or bring this in as a copy beside it.
                     </p>
                     <div className="stack-row">
-                        <Button onClick={() => void send(asked.text, 'replace')}>Replace it</Button>
-                        <Button data-main onClick={() => void send(asked.text, 'copy')}>
+                        <Button onClick={() => void send(asked.file, 'replace')}>Replace it</Button>
+                        <Button data-main onClick={() => void send(asked.file, 'copy')}>
                             Bring in a copy
                         </Button>
                     </div>

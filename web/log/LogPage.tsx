@@ -38,6 +38,9 @@ export default function LogPage({ buildId }: { buildId: string }): ReactElement 
                     <a className="plain-press" href={`/api/builds/${buildId}/export`} download>
                         Build file
                     </a>
+                    <a className="plain-press" href={`/api/builds/${buildId}/export.zip`} download>
+                        With photographs
+                    </a>
                 </span>
             </div>
             {log.accepted.length > 0 && (

@@ -9,6 +9,7 @@ import { minutesUntil, span, wall } from '../frame/words';
 import { didNext, takeBack } from './deeds';
 import { LadderDrawing } from './LadderDrawing';
 import { Measures } from './Measures';
+import { Photos } from './Photos';
 import { Verdicts } from './Verdicts';
 
 interface Props {
@@ -25,6 +26,7 @@ export function PlaceCard({ data, place, change }: Props): ReactElement {
             <p className="place-what">
                 {[
                     place.parts.join(' + '),
+                    place.material,
                     place.widthMm > 0 ? `${place.widthMm} mm wide` : '',
                     place.lengthCm > 0 ? `${place.lengthCm} cm long` : '',
                     place.access === 'open' ? '' : place.accessWord,
@@ -36,6 +38,7 @@ export function PlaceCard({ data, place, change }: Props): ReactElement {
             </p>
             <Measures data={data} place={place} />
             <NextStep data={data} place={place} />
+            {place.foundAt !== 'bare' && place.closed === null && place.beneath.map((says) => <p key={says}>{says}</p>)}
             {(place.fills || place.widthMm > 0) && place.closed === null && <Filler place={place} change={change} />}
             {place.closed === null && (
                 <div className="place-ladder">
@@ -46,6 +49,7 @@ export function PlaceCard({ data, place, change }: Props): ReactElement {
                     <p>{place.ladder.how.join(' ')}</p>
                 </div>
             )}
+            <Photos place={place} change={change} />
             {!place.joint && (
                 <Button data-small onClick={() => void change.apply(`Strike out ${place.name}`, [{ op: 'remove', list: 'flaws', id: place.id }])}>
                     Strike it out
@@ -58,6 +62,9 @@ export function PlaceCard({ data, place, change }: Props): ReactElement {
 function NextStep({ data, place }: { data: SurfacePage; place: Place }): ReactElement {
     const at = useNow();
     const [asked, ask] = useState(false);
+    const [took, setTook] = useState('');
+    const minutes = Number(took.replace(',', '.'));
+    const wrongTook = took.trim() !== '' && !(minutes >= 1 && minutes <= 600);
     const { id: buildId, zone } = data.build;
     const held = place.holdUntil !== null && place.holdFrom !== null && Date.parse(place.holdUntil) > at;
     if (place.closed !== null) {
@@ -85,7 +92,8 @@ function NextStep({ data, place }: { data: SurfacePage; place: Place }): ReactEl
         );
     }
     const did = (): void => {
-        didNext(buildId, place);
+        didNext(buildId, place, took.trim() === '' || wrongTook ? undefined : minutes);
+        setTook('');
         ask(false);
     };
 
@@ -109,6 +117,18 @@ function NextStep({ data, place }: { data: SurfacePage; place: Place }): ReactEl
             )}
             {place.next !== null && <p>{place.next.technique}</p>}
             {place.next !== null && place.next.cautions.length > 0 && <p className="place-caution">{place.next.cautions.join(' ')}</p>}
+            {place.next !== null && (
+                <p className="place-caution">
+                    About {Math.round(place.next.minutes)} min hands on
+                    {place.pace !== null && `: usually ${Math.round(place.pace.usual)}, corrected by ${place.pace.jobs === 1 ? 'one job' : `${place.pace.jobs} jobs`} in your log`}.
+                </p>
+            )}
+            {place.next !== null && (
+                <label className="took">
+                    It took <input inputMode="numeric" value={took} aria-invalid={wrongTook} onChange={(e) => setTook(e.currentTarget.value)} /> min
+                    {wrongTook ? ': give 1 to 600' : ', if you looked'}
+                </label>
+            )}
             {place.next !== null && (
                 <Button data-main data-testid="place-did" onClick={() => (held && place.early !== null ? ask(true) : did())}>
                     {place.next.button}

@@ -9,6 +9,7 @@ import { useChange } from '../frame/useChange';
 import { FindingCard } from '../layers/FindingCard';
 import { AddPlace } from './AddPlace';
 import { Features } from './Features';
+import { OtherGrit } from './OtherGrit';
 import { PlaceCard } from './PlaceCard';
 import { Register } from './Register';
 import { Round } from './Round';
@@ -83,6 +84,47 @@ function SurfaceStation({ data }: { data: Surface }): ReactElement {
                     </section>
                 )}
                 {view === 'register' && data.places.length > 0 && <Register places={data.places} chosen={place?.id ?? null} choose={goTo} zone={data.build.zone} />}
+                <div className="surface-more">
+                    <Features data={data} change={change} />
+                    {data.pieces.length > 0 && (
+                        <section className="card ready" aria-labelledby="ready-title">
+                            <h2 id="ready-title" className="card-title">
+                                Ready for primer
+                            </h2>
+                            <ul>
+                                {data.pieces.map((piece) => (
+                                    <li key={piece.name}>
+                                        <strong>{piece.name}</strong> <span>{piece.left === 0 ? 'ready' : `${piece.left} to make good`}</span>
+                                    </li>
+                                ))}
+                            </ul>
+                        </section>
+                    )}
+                    {data.places.length > 0 && (
+                        <section className="card rounds" aria-labelledby="rounds-title">
+                            <h2 id="rounds-title" className="card-title">
+                                Another round?
+                            </h2>
+                            <p data-testid="rounds">{data.rounds.why}</p>
+                            {data.rounds.gone.length > 0 && <p className="rounds-gone">{data.rounds.gone.map((r) => `${r.found}${r.means === '' ? '' : ` by ${r.means}`}`).join(', then ')}</p>}
+                        </section>
+                    )}
+                    {data.places.length > 0 && (
+                        <section className="card owned" aria-labelledby="owned-title">
+                            <h2 id="owned-title" className="card-title">
+                                Grits you own
+                            </h2>
+                            <div className="grits" role="group" aria-label="Grits you own">
+                                {[...data.owned.filter((grit) => !data.sold.includes(grit)), ...data.sold].map((grit) => (
+                                    <button key={grit} type="button" className="view" aria-pressed={data.owned.includes(grit)} onClick={() => own(grit)}>
+                                        {grit}
+                                    </button>
+                                ))}
+                            </div>
+                            <OtherGrit owned={data.owned} />
+                        </section>
+                    )}
+                </div>
             </div>
             <aside className="surface-side">
                 {view !== 'round' && place !== undefined && <PlaceCard key={place.id} data={data} place={place} change={change} />}
@@ -91,30 +133,6 @@ function SurfaceStation({ data }: { data: Surface }): ReactElement {
                     .map((finding) => (
                         <FindingCard key={finding.key} finding={finding} change={change} />
                     ))}
-                <Features data={data} change={change} />
-                {data.places.length > 0 && (
-                    <section className="card rounds" aria-labelledby="rounds-title">
-                        <h2 id="rounds-title" className="card-title">
-                            Another round?
-                        </h2>
-                        <p data-testid="rounds">{data.rounds.why}</p>
-                        {data.rounds.gone.length > 0 && <p className="rounds-gone">{data.rounds.gone.map((r) => `${r.found}${r.means === '' ? '' : ` by ${r.means}`}`).join(', then ')}</p>}
-                    </section>
-                )}
-                {data.places.length > 0 && (
-                    <section className="card owned" aria-labelledby="owned-title">
-                        <h2 id="owned-title" className="card-title">
-                            Grits you own
-                        </h2>
-                        <div className="grits" role="group" aria-label="Grits you own">
-                            {data.sold.map((grit) => (
-                                <button key={grit} type="button" className="view" aria-pressed={data.owned.includes(grit)} onClick={() => own(grit)}>
-                                    {grit}
-                                </button>
-                            ))}
-                        </div>
-                    </section>
-                )}
             </aside>
         </div>
     );

@@ -12,10 +12,10 @@ export const MEANS = ['pen line', 'raking light', 'nail', 'wet finger', 'check c
 
 export const ACCEPTED_BECAUSE = ['It will not be seen', 'The subject has it too', 'No time before the show', 'More would harm the detail'];
 
-/** The next step of a place was done. */
-export function didNext(buildId: string, place: Place): void {
+/** The next step of a place was done; where somebody looked at the clock, with the minutes it took. */
+export function didNext(buildId: string, place: Place, minutes?: number): void {
     if (place.next !== null) {
-        record(buildId, `${place.name}: ${place.next.button}`, { ...place.next.event, id: ulid(), at: iso() });
+        record(buildId, `${place.name}: ${place.next.button}`, { ...place.next.event, id: ulid(), at: iso(), ...(minutes === undefined ? {} : { minutes }) });
     }
 }
 

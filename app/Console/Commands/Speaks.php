@@ -16,6 +16,7 @@ use AmberStep\Core\Schedule\Calendar;
 use App\Build\BuildFile;
 use App\Build\Conflict;
 use App\Clock\BenchClock;
+use App\Photos\Parcel;
 use Illuminate\Console\Command;
 use JsonException;
 
@@ -62,7 +63,7 @@ abstract class Speaks extends Command
             throw BadDocument::at($name, 'cannot be read', 'give the name of a build file');
         }
 
-        return BuildFile::parse($json);
+        return BuildFile::parse(str_starts_with($json, 'PK') ? app(Parcel::class)->unpack($json) : $json);
     }
 
     /** @throws BadDocument when --at is no instant */

@@ -14,7 +14,9 @@ use App\Http\Presenters\BenchPresenter;
 use App\Http\Presenters\KitPresenter;
 use App\Http\Presenters\LogPresenter;
 use App\Http\Presenters\PlanPresenter;
+use App\Photos\Parcel;
 use App\Repositories\BuildRepository;
+use App\Repositories\LoadedBuild;
 use App\Repositories\ShelfRepository;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -76,10 +78,11 @@ final readonly class BuildController
         }));
     }
 
-    public function import(Request $request, Porter $porter): JsonResponse
+    public function import(Request $request, Porter $porter, Parcel $parcel): JsonResponse
     {
         $mode = $request->query('mode');
-        $file = BuildFile::parse((string) $request->getContent());
+        $body = (string) $request->getContent();
+        $file = BuildFile::parse(str_starts_with($body, 'PK') ? $parcel->unpack($body) : $body);
         $id = $porter->import($file, in_array($mode, [Porter::REPLACE, Porter::COPY], true) ? $mode : null);
 
         return $this->answer->json(['build' => KitPresenter::name($this->load($id))], 201);
@@ -88,8 +91,20 @@ final readonly class BuildController
     public function export(string $build, Porter $porter): Response
     {
         $loaded = $this->load($build);
-        $name = preg_replace('/[^A-Za-z0-9]+/', '-', $loaded->kit->name);
 
-        return new Response($porter->export($loaded)->toJson(), 200, ['Content-Type' => 'application/json; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.strtolower(trim((string) $name, '-')).'.amber.json"']);
+        return new Response($porter->export($loaded)->toJson(), 200, ['Content-Type' => 'application/json; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.self::fileName($loaded).'.amber.json"']);
+    }
+
+    /** With its photographs. */
+    public function parcel(string $build, Porter $porter, Parcel $parcel): Response
+    {
+        $loaded = $this->load($build);
+
+        return new Response($parcel->pack($porter->export($loaded)->toJson(), $loaded->kit), 200, ['Content-Type' => 'application/zip', 'Content-Disposition' => 'attachment; filename="'.self::fileName($loaded).'.amber.zip"']);
+    }
+
+    private static function fileName(LoadedBuild $build): string
+    {
+        return strtolower(trim((string) preg_replace('/[^A-Za-z0-9]+/', '-', $build->kit->name), '-'));
     }
 }

@@ -56,13 +56,14 @@ final readonly class SurfaceController
     {
         $kept = $this->settings->value('grits')['owned'] ?? self::USUAL;
 
-        return array_map(static fn (mixed $text): Grit => self::read(is_string($text) ? str_replace('polishing ', '', $text) : '', 'owned'), is_array($kept) ? array_values($kept) : self::USUAL);
+        return array_map(static fn (mixed $text): Grit => self::read(is_string($text) ? $text : '', 'owned'), is_array($kept) ? array_values($kept) : self::USUAL);
     }
 
     private static function read(string $text, string $path): Grit
     {
         try {
-            return Grit::read($text);
+            // As it is told, so it is read.
+            return Grit::read(str_replace('polishing ', '', $text));
         } catch (NotRead $not) {
             throw BadDocument::at($path, $not->wrong, $not->right);
         }

@@ -8,10 +8,13 @@ use AmberStep\Core\Kit\FeatureKind;
 use AmberStep\Core\Kit\FlawKind;
 use AmberStep\Core\Kit\FoundAt;
 use AmberStep\Core\Kit\Part;
+use AmberStep\Core\Kit\Photo;
 use AmberStep\Core\Log\Verdict;
 use AmberStep\Core\Plan\HoldKind;
+use AmberStep\Core\Plan\Minutes;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
+use AmberStep\Core\Surface\Beneath;
 use AmberStep\Core\Surface\FillerAdvice;
 use AmberStep\Core\Surface\Grit;
 use AmberStep\Core\Surface\GritScale;
@@ -38,6 +41,7 @@ final class SurfacePresenter
             'places' => array_map(static fn (Strip $s): array => self::strip($s, $plan, $owned), Strip::all($plan)),
             'features' => array_map(static fn ($f): array => ['id' => $f->id, 'name' => $f->name($context->kit), 'how' => $f->kind->how(), 'part' => $context->kit->partsById[$f->part]->name, 'piece' => $context->pieceName($f->part), 'doneBy' => $context->surface->features[$f->id] ?? null], $context->kit->features),
             'rounds' => self::rounds($plan),
+            'pieces' => self::readiness($plan),
             'parts' => array_map(static fn (Part $p): array => ['id' => $p->id, 'name' => $p->name, 'piece' => $context->pieceName($p->id), 'through' => FoundAt::on([$p->id], $context->kit, $context->surface)->value], $context->kit->parts),
             'kinds' => array_map(static fn (FlawKind $k): array => ['kind' => $k->value, 'word' => $k->word(), 'filled' => ! $k->isSandedOnly()], FlawKind::cases()),
             'featureKinds' => array_map(static fn (FeatureKind $k): array => ['kind' => $k->value, 'word' => $k->word()], FeatureKind::cases()),
@@ -65,6 +69,10 @@ final class SurfacePresenter
             'measured' => ['widthMm' => $flaw->widthMm ?? $place->widthMm, 'depthMm' => $flaw->depthMm ?? 0, 'lengthMm' => $flaw->lengthMm ?? 10 * $place->lengthCm],
             'access' => $place->access->value, 'accessWord' => $place->access->word(), 'crossed' => $place->crossed,
             'foundAt' => $place->foundAt->value, 'foundWord' => $place->foundAt->word(),
+            'material' => implode(', ', array_unique(array_map(static fn (string $p): string => $plan->context->kit->partsById[$p]->substrate->word(), $place->parts))),
+            'photos' => array_values(array_map(static fn (Photo $p): array => ['id' => $p->id, 'hash' => $p->hash, 'marks' => array_map(static fn (array $m): array => ['x' => $m[0], 'y' => $m[1]], $p->marks)], array_filter($plan->context->kit->photos, static fn (Photo $p): bool => $p->target === $place->id))),
+            'beneath' => Beneath::words($place, $plan->context),
+            'pace' => $next === null || $next->step->placeId === null || $plan->context->surface->learned->jobs($next->step->operation) === 0 ? null : ['jobs' => $plan->context->surface->learned->jobs($next->step->operation), 'usual' => Minutes::atPlace($next->step->operation, $place)],
             'good' => $strip->isGood(),
             'closed' => $by === null || ! $by->what instanceof Verdict ? null : ['verdict' => $by->what->value, 'word' => $by->what->word(), 'reason' => $by->reason, 'event' => $by->eventId],
             'stages' => array_map(static fn (array $s): array => ['word' => $s[0], 'done' => $s[1]], $strip->stages),
@@ -106,6 +114,25 @@ final class SurfacePresenter
             'from' => $sanding->from->label(), 'to' => $sanding->to->label(), 'why' => $sanding->why, 'how' => $sanding->how,
             'steps' => array_map(static fn (Grit $g): array => ['grit' => $g->label(), 'microns' => $g->microns, 'missing' => in_array($g->label(), $missing, true)], $ladder->steps ?? []),
         ];
+    }
+
+    /**
+     * What stands between a piece and primer: places that are not good, detail that is not there again.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function readiness(Plan $plan): array
+    {
+        $left = [];
+        foreach (Strip::all($plan) as $strip) {
+            $left[$strip->pieceId] = ($left[$strip->pieceId] ?? 0) + ($strip->isGood() ? 0 : 1);
+        }
+        foreach ($plan->context->kit->features as $feature) {
+            $piece = $plan->context->breakdown->pieceAt($feature->part)->id ?? '';
+            $left[$piece] = ($left[$piece] ?? 0) + (isset($plan->context->surface->features[$feature->id]) ? 0 : 1);
+        }
+
+        return array_map(static fn (string $id, int $n): array => ['name' => $plan->context->pieceName($id), 'left' => $n], array_map(strval(...), array_keys($left)), array_values($left));
     }
 
     /** @return array<string, mixed> */

@@ -16,7 +16,7 @@ use Throwable;
  */
 final readonly class Kit
 {
-    public const LISTS = ['parts', 'joints', 'pieces', 'areas', 'edges', 'colours', 'pins', 'orders', 'notBefore', 'inserted', 'accepted', 'callouts', 'options', 'holders', 'showRules', 'outages', 'flaws', 'features'];
+    public const LISTS = ['parts', 'joints', 'pieces', 'areas', 'edges', 'colours', 'pins', 'orders', 'notBefore', 'inserted', 'accepted', 'callouts', 'options', 'holders', 'showRules', 'outages', 'flaws', 'features', 'photos'];
 
     /** @var array<string, Part> */
     public array $partsById;
@@ -59,6 +59,7 @@ final readonly class Kit
      * @param  list<Outage>  $outages
      * @param  list<Flaw>  $flaws  to be made good, besides the joints
      * @param  list<Feature>  $features  to be there again before primer
+     * @param  list<Photo>  $photos  of joints and flaws
      * @param  bool  $noseWheel  it stands on a nose wheel and falls on its tail without ballast
      */
     public function __construct(
@@ -86,6 +87,7 @@ final readonly class Kit
         public bool $noseWheel = false,
         public array $flaws = [],
         public array $features = [],
+        public array $photos = [],
     ) {
         $this->partsById = self::byId($parts);
         $this->jointsById = self::byId($joints);
@@ -133,6 +135,7 @@ final readonly class Kit
             $in->flag('noseWheel'),
             $in->each('flaws', Flaw::read(...)),
             $in->each('features', Feature::read(...)),
+            $in->each('photos', Photo::read(...)),
         );
         $in->refuseTheRest();
         KitCheck::references($kit, $problems);
@@ -153,7 +156,7 @@ final readonly class Kit
             'inserted' => self::arrays($this->inserted), 'accepted' => self::arrays($this->accepted),
             'callouts' => self::arrays($this->callouts), 'options' => self::arrays($this->options), 'holders' => self::arrays($this->holders),
             'showRules' => self::arrays($this->showRules), 'outages' => self::arrays($this->outages), 'noseWheel' => $this->noseWheel,
-            'flaws' => self::arrays($this->flaws), 'features' => self::arrays($this->features),
+            'flaws' => self::arrays($this->flaws), 'features' => self::arrays($this->features), 'photos' => self::arrays($this->photos),
         ];
     }
 
@@ -226,12 +229,12 @@ final readonly class Kit
     }
 
     /**
-     * @param  list<Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance|Callout|KitOption|OwnedHolders|ShowRule|Outage|Flaw|Feature>  $things
+     * @param  list<Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance|Callout|KitOption|OwnedHolders|ShowRule|Outage|Flaw|Feature|Photo>  $things
      * @return list<array<string, mixed>>
      */
     private static function arrays(array $things): array
     {
-        return array_map(static fn (Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance|Callout|KitOption|OwnedHolders|ShowRule|Outage|Flaw|Feature $thing): array => $thing->toArray(), $things);
+        return array_map(static fn (Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance|Callout|KitOption|OwnedHolders|ShowRule|Outage|Flaw|Feature|Photo $thing): array => $thing->toArray(), $things);
     }
 
     /**

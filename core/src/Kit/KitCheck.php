@@ -38,6 +38,11 @@ final class KitCheck
                 }
             }
         }
+        foreach ($kit->photos as $i => $photo) {
+            if (! isset($kit->jointsById[$photo->target]) && ! isset($kit->flawsById[$photo->target])) {
+                $problems->add("photos[{$i}].target", "names {$photo->target}, which is not in the kit", 'name a joint or a flaw of this kit');
+            }
+        }
         foreach ($kit->edges as $i => $edge) {
             self::areas($kit, array_values(array_filter($edge->areas, static fn (string $a): bool => $a !== '')), "edges[{$i}].areas", $problems);
         }

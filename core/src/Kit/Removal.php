@@ -32,6 +32,7 @@ final class Removal
         $document['joints'] = array_map(static fn (array $j): array => [...$j, 'blocks' => array_values(array_filter(is_array($j['blocks'] ?? null) ? $j['blocks'] : [], static fn (mixed $b): bool => self::has($areas, [$b])))], self::things($document, 'joints'));
         $document['callouts'] = self::keep($document, 'callouts', static fn (array $c): bool => ($c['colour'] ?? null) === null || self::has($colours, [$c['colour']]));
         $known = [...$parts, ...$areas, ...self::ids($document, 'joints'), ...self::ids($document, 'flaws')];
+        $document['photos'] = self::keep($document, 'photos', static fn (array $p): bool => self::has($known, [$p['target'] ?? null]));
         $document['inserted'] = self::keep($document, 'inserted', static fn (array $i): bool => self::has($known, $i['targets']));
         $document['pins'] = self::keep($document, 'pins', static fn (array $p): bool => ($p['target'] ?? null) === null || self::has($known, [$p['target']]));
 

@@ -29,6 +29,7 @@ final readonly class Event
      * @param  string|null  $stepKey  the step it answered; null: off plan
      * @param  bool  $blownOff  washed and blown off: dry after 4 h instead of 24
      * @param  bool  $hardened  enamel that had its hardener in it
+     * @param  float|null  $minutes  hands-on minutes it took, where somebody looked at the clock
      * @param  string|null  $place  slot or hand a part was fitted in
      */
     public function __construct(
@@ -60,6 +61,7 @@ final readonly class Event
         public ?string $takesBack = null,
         public ?string $stepKey = null,
         public ?string $note = null,
+        public ?float $minutes = null,
     ) {
     }
 
@@ -95,6 +97,7 @@ final readonly class Event
             $in->optionalId('takesBack'),
             $in->optionalText('stepKey', 200),
             $in->optionalText('note', 2000),
+            $in->optionalNumber('minutes', 0.5, 600),
         );
         $in->refuseTheRest();
         self::demand($event, $in);
@@ -122,7 +125,7 @@ final readonly class Event
             'filler' => $this->filler?->value, 'wipe' => $this->wipe?->value, 'fault' => $this->fault?->value, 'verdict' => $this->verdict?->value,
             'wait' => $this->wait?->value, 'found' => $this->found, 'temperatureC' => $this->temperatureC, 'humidity' => $this->humidity,
             'cabinetC' => $this->cabinetC, 'potLifeMinutes' => $this->potLifeMinutes, 'blownOff' => $this->blownOff, 'hardened' => $this->hardened, 'place' => $this->place,
-            'takesBack' => $this->takesBack, 'stepKey' => $this->stepKey, 'note' => $this->note,
+            'takesBack' => $this->takesBack, 'stepKey' => $this->stepKey, 'note' => $this->note, 'minutes' => $this->minutes,
         ];
     }
 

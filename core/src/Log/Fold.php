@@ -11,6 +11,7 @@ use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Plan\Minutes;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Surface\Place;
 
@@ -151,6 +152,9 @@ final class Fold
         $joint = $this->surface->joint($id);
         $place = Place::find($id, $this->kit);
         $joint->done[$operation->value.'/'.$purpose][] = $event->atEpoch;
+        if ($event->minutes !== null && $place !== null) {
+            $this->surface->learned->hearMinutes($operation, $event->minutes, Minutes::atPlace($operation, $place));
+        }
         $joint->deeds[] = new Deed($operation, $event->atEpoch, $this->through($place), '', $event->id);
         if ($operation === Operation::Fill) {
             $joint->filledAt = $event->atEpoch;

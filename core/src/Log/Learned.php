@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Log;
 
+use AmberStep\Core\Plan\Operation;
+
 /**
  * What verdicts teach about a wait of a product: "soft" raises its factor at once to 1.25 times the age
  * the paint had, "fine" lowers it only after three, never under 0.7 of the label's (handbook 4).
@@ -19,6 +21,29 @@ final class Learned
 
     /** @var array<string, list<float>> */
     private array $fine = [];
+
+    /** @var array<string, list<float>> logs of minutes taken over minutes estimated, by operation */
+    private array $took = [];
+
+    /** What it took against what was estimated. */
+    public function hearMinutes(Operation $operation, float $minutes, float $estimated): void
+    {
+        $this->took[$operation->value][] = log($minutes / $estimated);
+    }
+
+    /** How much longer one takes than the table says: the mean of the log ratios, so that twice and half cancel; kept within a third and three. */
+    public function pace(Operation $operation): float
+    {
+        $took = $this->took[$operation->value] ?? [];
+
+        return $took === [] ? 1.0 : min(3.0, max(1 / 3, exp(array_sum($took) / count($took))));
+    }
+
+    /** How many jobs the pace rests on. */
+    public function jobs(Operation $operation): int
+    {
+        return count($this->took[$operation->value] ?? []);
+    }
 
     public function factor(string $productId, string $wait): float
     {

@@ -22,10 +22,7 @@ final class Minutes
             Operation::Soften => 3,
             Operation::Trim, Operation::Stuff, Operation::FitWarm, Operation::Photograph => 5,
             Operation::Glue, Operation::Attach => 3 * self::joined($step, $kit),
-            Operation::Fill => 5 + self::seamCm($step, $kit),
-            Operation::CutBack => 2 * max(1, self::seamCm($step, $kit)),
-            Operation::CheckSeam => 3,
-            Operation::Rescribe => max(2, self::seamCm($step, $kit)),
+            Operation::Fill, Operation::CutBack, Operation::CheckSeam, Operation::Rescribe => self::atPlace($step->operation, Place::find($step->placeId ?? '', $kit)),
             Operation::Wash => self::WATER + self::copies($step, $kit),
             Operation::Inspect => 3,
             Operation::Decal => 3 * count($step->targets),
@@ -92,8 +89,16 @@ final class Minutes
         return $cm2;
     }
 
-    private static function seamCm(Step $step, Kit $kit): float
+    /** Filling 5 and 1 a cm, sanding 2 a cm, rescribing 1 a cm (handbook 2); a place nobody measured counts as one. */
+    public static function atPlace(Operation $operation, ?Place $place): float
     {
-        return $step->placeId === null ? 0 : Place::find($step->placeId, $kit)->lengthCm ?? 0;
+        $cm = $place->lengthCm ?? 0;
+
+        return match ($operation) {
+            Operation::Fill => 5 + $cm,
+            Operation::CutBack => 2 * max(1, $cm),
+            Operation::Rescribe => max(2, $cm),
+            default => 3,
+        };
     }
 }

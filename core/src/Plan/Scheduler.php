@@ -211,7 +211,8 @@ final class Scheduler
     /** Pieces washed one after the other share the water: 10 min for it, and 1 for each (handbook 2). */
     private function minutes(Step $step, int $at): float
     {
-        $minutes = Minutes::of($step, $this->context->kit, $this->context->house);
+        $pace = $step->placeId === null ? 1.0 : $this->context->surface->learned->pace($step->operation);
+        $minutes = $pace * Minutes::of($step, $this->context->kit, $this->context->house);
 
         return $step->operation === Operation::Wash && $this->washedUntil === $at ? $minutes - Minutes::WATER : $minutes;
     }

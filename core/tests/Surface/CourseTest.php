@@ -121,6 +121,45 @@ final class CourseTest extends TestCase
         self::assertStringContainsString('found 3, the one before 8', Rounds::of([8, 3])->why);
     }
 
+    public function test_the_log_corrects_the_minutes_by_the_mean_of_its_log_ratios(): void
+    {
+        $planned = function (array $took): float {
+            $build = $this->build(['kind' => 'gap', 'widthMm' => 0.2, 'lengthMm' => 100], []);
+            $build->edit([Edit::add('flaws', ['id' => '01T00000000000000000000901', 'kind' => 'gate', 'part' => $build->part('hull'), 'where' => 'fore', 'lengthMm' => 50])]);
+            foreach ($took as $i => $minutes) {
+                $build->events[] = $this->event($build, $i, ['kind' => 'done', 'operation' => 'cut-back', 'targets' => ['01T00000000000000000000901'], 'purpose' => 'all', 'minutes' => $minutes]);
+            }
+
+            return $build->plan()->left[self::FLAW.'/cut-back/all/1']->minutes;
+        };
+
+        self::assertEqualsWithDelta(20, $planned([]), 1e-9, 'two minutes a cm');
+        self::assertEqualsWithDelta(30, $planned([15]), 1e-9, 'half as long again');
+        self::assertEqualsWithDelta(20, $planned([20, 5]), 1e-9, 'twice and half cancel');
+        self::assertEqualsWithDelta(20 * sqrt(1.5 * 3), $planned([15, 30]), 1e-9);
+        self::assertEqualsWithDelta(60, $planned([600]), 1e-9, 'one slip of the clock does not ruin the plan');
+    }
+
+    public function test_what_lies_there_says_what_going_back_costs(): void
+    {
+        $build = $this->build(['kind' => 'gap', 'widthMm' => 0.2, 'foundAt' => 'colour'], []);
+        $words = static function (TypedBuild $b): array {
+            $place = Place::find(self::FLAW, $b->kit);
+            self::assertNotNull($place);
+
+            return \AmberStep\Core\Surface\Beneath::words($place, $b->plan()->context);
+        };
+        self::assertSame([], $words($build), 'nothing lies there');
+        $primer = $this->primer($build);
+        foreach ([2, 3] as $i) {
+            $build->events[] = $this->event($build, $i, ['kind' => 'done', 'operation' => 'prime', 'targets' => [$build->area('hull')], 'purpose' => 'all', 'product' => $primer, 'filmMicrons' => 10]);
+        }
+        self::assertStringContainsString('20 µm of paint lie there, 10 at an edge', $words($build)[0]);
+        self::assertMatchesRegularExpression('/hides the spot primer in \d coats/', $words($build)[1]);
+        $build->edit([Edit::set('flaws', self::FLAW, 'foundAt', 'primer')]);
+        self::assertStringContainsString('it is as before', $words($build)[1]);
+    }
+
     public function test_grits_go_from_what_is_there_to_what_comes_next(): void
     {
         $grits = function (array $flaw, HouseRules $house): array {

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Photos;
+
+use AmberStep\Core\Document\BadDocument;
+use Illuminate\Support\Facades\DB;
+use RuntimeException;
+
+/**
+ * Pictures beside the database, named by their hash. Each is encoded anew, which drops where it was taken and
+ * whatever else a camera writes into it.
+ */
+final readonly class Photographs
+{
+    public const MOST_BYTES = 10 * 1024 * 1024;
+
+    private const TYPES = [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP];
+
+    /** Larger than this nothing at a bench needs; more pixels than that are not unpacked. */
+    private const SIDE = 2000;
+
+    private const MOST_PIXELS = 40_000_000;
+
+    private const QUALITY = 85;
+
+    /**
+     * @return string its hash
+     *
+     * @throws BadDocument where it is no picture that can be kept
+     */
+    public function keep(string $bytes): string
+    {
+        if (strlen($bytes) > self::MOST_BYTES) {
+            throw BadDocument::at('photo', 'is over 10 MB', 'send a smaller picture');
+        }
+        $size = @getimagesizefromstring($bytes);
+        if ($size === false || ! in_array($size[2], self::TYPES, true)) {
+            throw BadDocument::at('photo', 'is not a picture', 'send a JPEG, PNG or WebP');
+        }
+        if ($size[0] < 1 || $size[1] < 1 || $size[0] * $size[1] > self::MOST_PIXELS) {
+            throw BadDocument::at('photo', "is {$size[0]} by {$size[1]} pixels", 'send one of up to 40 million');
+        }
+        $image = @imagecreatefromstring($bytes);
+        if ($image === false) {
+            throw BadDocument::at('photo', 'is damaged', 'take it again, or send another');
+        }
+        $scale = min(1, self::SIDE / max($size[0], $size[1]));
+        [$width, $height] = [max(1, (int) round($size[0] * $scale)), max(1, (int) round($size[1] * $scale))];
+        $flat = imagecreatetruecolor($width, $height);
+        if ($flat === false) {
+            throw new RuntimeException('no picture could be made');
+        }
+        imagefill($flat, 0, 0, (int) imagecolorallocate($flat, 255, 255, 255));
+        imagecopyresampled($flat, $image, 0, 0, 0, 0, $width, $height, $size[0], $size[1]);
+        ob_start();
+        imagejpeg($flat, null, self::QUALITY);
+
+        return $this->store((string) ob_get_clean());
+    }
+
+    /**
+     * A picture of a file of ours, as it is.
+     *
+     * @throws BadDocument where it is not the one its name says
+     */
+    public function restore(string $hash, string $bytes): void
+    {
+        $size = strlen($bytes) > self::MOST_BYTES ? false : @getimagesizefromstring($bytes);
+        if (hash('sha256', $bytes) !== $hash || $size === false || $size[2] !== IMAGETYPE_JPEG) {
+            throw BadDocument::at("photos/{$hash}.jpg", 'is not the picture that was kept', 'export the build again');
+        }
+        $this->store($bytes);
+    }
+
+    /** @return string|null where it lies */
+    public function file(string $hash): ?string
+    {
+        $file = $this->folder()."/{$hash}.jpg";
+
+        return preg_match('/\A[0-9a-f]{64}\z/', $hash) === 1 && is_file($file) ? $file : null;
+    }
+
+    private function store(string $bytes): string
+    {
+        $hash = hash('sha256', $bytes);
+        $file = $this->folder()."/{$hash}.jpg";
+        if (! is_file($file)) {
+            if (! is_dir($this->folder()) && ! @mkdir($this->folder(), 0o755, true) && ! is_dir($this->folder())) {
+                throw new RuntimeException('the folder for pictures cannot be made');
+            }
+            // Whole or not at all: it is written beside, and moved to its name.
+            $part = $file.'.'.bin2hex(random_bytes(4));
+            file_put_contents($part, $bytes);
+            rename($part, $file);
+        }
+
+        return $hash;
+    }
+
+    private function folder(): string
+    {
+        $database = DB::connection()->getDatabaseName();
+
+        return ($database === ':memory:' ? sys_get_temp_dir().'/amber-memory' : dirname($database)).'/photos';
+    }
+}
