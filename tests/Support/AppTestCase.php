@@ -36,6 +36,13 @@ abstract class AppTestCase extends TestCase
         // Each test has a database in memory of its own: what was kept for another's means nothing here.
         array_map(static fn (string $kept): bool => @unlink($kept), (array) glob(storage_path('framework/cache/answer-*.json')));
         $this->at(self::NOW);
+    }
+
+    /** The demo is loaded once for a process; each test rolls back to it. */
+    protected function migrateDatabases(): void
+    {
+        $this->artisan('migrate:fresh', $this->migrateFreshUsing());
+        $this->at(self::NOW);
         app(Demo::class)->loadOnce();
     }
 
