@@ -112,7 +112,7 @@ $weigh = static function (string $name, array &$seen) use ($manifest, &$weigh): 
 
     return $bytes;
 };
-foreach (['bench/BenchPage', 'layers/LayersPage', 'kit/KitPage', 'booklet/BookletPage', 'breakdown/BreakdownPage', 'lists/ListsPage', 'surface/SurfacePage'] as $station) {
+foreach (['bench/BenchPage', 'layers/LayersPage', 'kit/KitPage', 'booklet/BookletPage', 'breakdown/BreakdownPage', 'lists/ListsPage', 'surface/SurfacePage', 'mix/MixPage'] as $station) {
     $seen = [];
     row("script of a first load, {$station}", ($weigh('web/main.tsx', $seen) + $weigh("web/{$station}.tsx", $seen)) / 1000, 220, 'kB');
 }

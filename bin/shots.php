@@ -23,6 +23,13 @@ function do_first(Browser $browser, string $first): void
     } elseif ($first === 'deck') {
         $browser->press('deck seam');
         $browser->seeText('#joint-title', 'deck seam');
+    } elseif ($first === 'two') {
+        foreach (['Linnet Slate Green', 'Linnet Pale Grey'] as $jar) {
+            $browser->press($jar);
+        }
+        $browser->press('Mix this');
+        $browser->seeText('.parts-table', 'Linnet Pale Grey');
+        $browser->seeText('[data-testid="need"]', 'spare for touch-ups');
     } elseif ($first === 'round') {
         $browser->click('[data-testid="go-round"]');
         $browser->click('[data-testid="round-skip"]');
@@ -45,6 +52,7 @@ $views = [
     ['kit-day', 'kit', 0, 1280, 800, 'day', 'type'], ['kit-tablet', 'kit', 1, 820, 1180, 'booth', ''], ['house-day', 'house', 0, 1280, 800, 'day', ''], ['sheet-day', 'sheet', 0, 1280, 800, 'day', ''],
     ['booklet-day', 'booklet', 2, 1280, 800, 'day', 'call'], ['breakdown-day', 'breakdown', 2, 1280, 800, 'day', 'deck'], ['breakdown-tablet', 'breakdown', 3, 820, 1180, 'booth', ''], ['lists-tablet', 'lists', 2, 820, 1180, 'day', ''],
     ['surface-day', 'surface', 2, 1280, 800, 'day', ''], ['round-tablet', 'surface', 2, 820, 1180, 'booth', 'round'],
+    ['mix-day', 'mix', 0, 1280, 800, 'day', 'two'],
     ['bench-day', 'bench', 0, 1280, 800, 'day', ''], ['bench-booth', 'bench', 0, 1280, 800, 'booth', ''], ['bench-tablet', 'bench', 0, 820, 1180, 'day', ''],
     ['layers-day', 'layers', 1, 1280, 800, 'day', 'choose'], ['layers-booth', 'layers', 0, 1280, 800, 'booth', ''], ['layers-tablet', 'layers', 0, 820, 1180, 'booth', ''], ['film-day', 'layers', 1, 1280, 800, 'day', 'film'],
     ['log-day', 'log', 0, 1280, 800, 'day', ''],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Build;
 
+use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Plan\Plan;
 use App\Clock\BenchClock;
 use App\Repositories\LoadedBuild;
@@ -16,6 +17,12 @@ final readonly class Planner
 {
     public function __construct(private ShelfRepository $shelf, private RoomSource $rooms, private Settings $settings, private BenchClock $clock)
     {
+    }
+
+    /** The user's house rules, with the build's own on top. */
+    public function house(LoadedBuild $build): HouseRules
+    {
+        return $this->settings->house()->with($build->kit->house);
     }
 
     /** @param  int|null  $minutes the user is at the bench for so long from now; null: by the calendar alone */

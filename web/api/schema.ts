@@ -1711,6 +1711,143 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/builds/{build}/mix": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What there is to mix for a build, and the paints of the shelf. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The mixing bench. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MixPage"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** Works a recipe out, as it is typed. Nothing is kept. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["MixOrder"];
+                };
+            };
+            responses: {
+                /** @description The cup, the sum, and what it will look like. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Mixed"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/match": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The best few whole ratios of two to four jars for a wanted colour. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        wanted: string;
+                        jars: components["schemas"]["Id"][];
+                    };
+                };
+            };
+            responses: {
+                /** @description Nearest first. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            ratios: components["schemas"]["MixRatio"][];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/photos": {
         parameters: {
             query?: never;
@@ -2949,6 +3086,132 @@ export interface components {
             why: string;
             how: string[];
             runnerUp: components["schemas"]["FillerWord"] | null;
+        };
+        MixRatio: {
+            parts: number[];
+            differs: number;
+            hex: string;
+        };
+        MixColour: {
+            id: components["schemas"]["Id"];
+            name: string;
+            product: components["schemas"]["Id"];
+            swatch: string | null;
+            cm2: number;
+            areas: string[];
+            coats: number;
+            left: boolean;
+        };
+        MixPaint: {
+            id: components["schemas"]["Id"];
+            name: string;
+            swatch: string | null;
+            family: string;
+            levelMl: number | null;
+            sizeMl: number | null;
+            thinner: string;
+            ratio: number;
+        };
+        MixPage: {
+            now: components["schemas"]["Instant"];
+            build: components["schemas"]["BuildName"];
+            colours: components["schemas"]["MixColour"][];
+            paints: components["schemas"]["MixPaint"][];
+            temperatureC: number;
+        };
+        MixPart: {
+            product: components["schemas"]["Id"] | null;
+            name: string;
+            stuff: string;
+            amount: string;
+            base: string;
+            drops: string;
+        };
+        MixOrder: {
+            parts: components["schemas"]["MixPart"][];
+            known: string;
+            part?: number;
+            ml?: string;
+            cm2?: string;
+            coats?: string;
+            tool?: string;
+            poured?: {
+                ml: string;
+            }[];
+            cup?: string;
+            hardened?: string;
+        };
+        MixedPart: {
+            name: string;
+            ml: number;
+            grams: number;
+            drops: number;
+            whole: number | null;
+            to: number;
+            mlPerDrop: number;
+            counted: boolean;
+            base: string;
+        };
+        MixLine: {
+            what: string;
+            ml: number;
+            origin: string;
+        };
+        MixNeed: {
+            lines: components["schemas"]["MixLine"][];
+            totalMl: number;
+        };
+        MixWet: {
+            microns: number;
+            runs: boolean;
+        };
+        MixPoured: {
+            contradicts: boolean;
+            says: string;
+            add: number[];
+            addWords: string | null;
+            rebuilt: number[];
+        };
+        MixPot: {
+            minutes: number;
+            dies: components["schemas"]["Instant"];
+            words: string;
+        };
+        MixCoat: {
+            hex: string;
+            differs: number;
+        };
+        MixGround: {
+            name: string;
+            hex: string;
+            hiddenAt: number | null;
+            coats: components["schemas"]["MixCoat"][];
+        };
+        MixWash: {
+            name: string;
+            why: string;
+        };
+        MixLook: {
+            hex: string | null;
+            l?: number;
+            says: string;
+            grounds: components["schemas"]["MixGround"][];
+            wash: components["schemas"]["MixWash"] | null;
+        };
+        Mixed: {
+            now: components["schemas"]["Instant"];
+            parts: components["schemas"]["MixedPart"][];
+            pouring: number[];
+            pouringWords: string;
+            totalMl: number;
+            cups: number;
+            cupMl: number;
+            dropError: number | null;
+            need: components["schemas"]["MixNeed"] | null;
+            wet: components["schemas"]["MixWet"];
+            poured: components["schemas"]["MixPoured"] | null;
+            pot: components["schemas"]["MixPot"] | null;
+            colour: components["schemas"]["MixLook"];
         };
         PhotoMark: {
             x: number;

@@ -16,6 +16,7 @@ const LayersPage = lazy(() => import('../layers/LayersPage'));
 const SheetPage = lazy(() => import('../bench/SheetPage'));
 const BookletPage = lazy(() => import('../booklet/BookletPage'));
 const BreakdownPage = lazy(() => import('../breakdown/BreakdownPage'));
+const MixPage = lazy(() => import('../mix/MixPage'));
 const SurfacePage = lazy(() => import('../surface/SurfacePage'));
 const ListsPage = lazy(() => import('../lists/ListsPage'));
 const LogPage = lazy(() => import('../log/LogPage'));
@@ -25,6 +26,7 @@ const STATIONS = [
     { key: '1', path: 'kit', name: 'Kit' },
     { key: '2', path: 'surface', name: 'Surface' },
     { key: '3', path: 'layers', name: 'Layers' },
+    { key: '5', path: 'mix', name: 'Mix' },
     { key: '6', path: 'bench', name: 'Bench' },
     { key: '8', path: 'log', name: 'Log' },
 ] as const;
@@ -105,6 +107,7 @@ function Screen(): ReactElement {
                     {here !== undefined && station === 'sheet' && <SheetPage key={here.id} buildId={here.id} />}
                     {here !== undefined && station === 'booklet' && <BookletPage key={here.id} buildId={here.id} />}
                     {here !== undefined && station === 'breakdown' && <BreakdownPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'mix' && <MixPage key={here.id} buildId={here.id} />}
                     {here !== undefined && station === 'surface' && <SurfacePage key={here.id} buildId={here.id} />}
                     {here !== undefined && station === 'lists' && <ListsPage key={here.id} buildId={here.id} />}
                     {here !== undefined && station === 'log' && <LogPage key={here.id} buildId={here.id} />}

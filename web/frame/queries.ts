@@ -1,6 +1,6 @@
 import { focusManager, QueryClient, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { api } from '../api/client';
-import type { Bench, Booklet, Breakdown, ColourLists, Frame, Kit, LogPage, Plan, SurfacePage } from '../api/types';
+import type { Bench, Booklet, Breakdown, ColourLists, Frame, Kit, LogPage, Mixed, MixOrder, MixPage, Plan, SurfacePage } from '../api/types';
 import { freeze } from './clock';
 
 const POLL_MS = 15000;
@@ -55,6 +55,15 @@ export function useLists(buildId: string): UseQueryResult<ColourLists> {
 
 export function useSurface(buildId: string): UseQueryResult<SurfacePage> {
     return useQuery({ queryKey: ['surface', buildId], queryFn: () => api.get<SurfacePage>(`builds/${buildId}/surface`) });
+}
+
+export function useMixBench(buildId: string): UseQueryResult<MixPage> {
+    return useQuery({ queryKey: ['mix', buildId], queryFn: () => api.get<MixPage>(`builds/${buildId}/mix`), refetchInterval: false });
+}
+
+/** Worked out as it is typed; what was there stays until the next is. */
+export function useMixed(buildId: string, order: MixOrder): UseQueryResult<Mixed, Error> {
+    return useQuery({ queryKey: ['mixed', buildId, order], queryFn: () => api.post<Mixed>(`builds/${buildId}/mix`, order), refetchInterval: false, retry: false });
 }
 
 export function useBreakdown(buildId: string): UseQueryResult<Breakdown> {

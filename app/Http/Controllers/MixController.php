@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use AmberStep\Core\Colour\Coverage;
+use AmberStep\Core\Colour\KubelkaMunk;
+use AmberStep\Core\Colour\Ratio;
+use AmberStep\Core\Colour\Srgb;
+use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Document\Problems;
+use AmberStep\Core\Document\Reader;
+use AmberStep\Core\Kit\Area;
+use AmberStep\Core\Kit\Colour;
+use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Role;
+use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Mixing\Order;
+use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Plan\Plan;
+use App\Build\Planner;
+use App\Clock\BenchClock;
+use App\Http\Answer;
+use App\Http\Presenters\KitPresenter;
+use App\Http\Presenters\MixPresenter;
+use App\Repositories\BuildRepository;
+use App\Repositories\ShelfRepository;
+use App\Room\RoomSource;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** The mixing bench: what a colour of the build needs, what a recipe comes to, which ratio matches. */
+final readonly class MixController
+{
+    use LoadsBuilds;
+
+    public function __construct(private BuildRepository $builds, private Planner $planner, private ShelfRepository $shelf, private RoomSource $rooms, private BenchClock $clock, private Answer $answer)
+    {
+    }
+
+    public function show(string $build): JsonResponse
+    {
+        $loaded = $this->load($build);
+        $plan = $this->planner->plan($loaded);
+        $shelf = $plan->context->shelf;
+
+        return $this->answer->json([
+            'build' => KitPresenter::name($loaded),
+            'colours' => array_values(array_filter(array_map(static fn (Colour $c): ?array => self::colour($c, $plan, $shelf), $loaded->kit->colours), is_array(...))),
+            'paints' => array_values(array_map(static fn (Product $p): array => ['id' => $p->id, 'name' => $p->name, 'swatch' => $p->swatch, 'family' => $p->family->value, 'levelMl' => $p->levelMl, 'sizeMl' => $p->sizeMl, 'thinner' => $p->family->figures()->thinner, 'ratio' => $p->family->figures()->thinnerPerPaint->middle()], array_filter($shelf->products, static fn (Product $p): bool => in_array($p->role, [Role::Colour, Role::Metallic, Role::TintedClear, Role::Primer, Role::Varnish], true)))),
+            'temperatureC' => round($this->rooms->room($this->clock->epoch())->at($this->clock->epoch())->temperatureC, 1),
+        ]);
+    }
+
+    /** @throws BadDocument at the field */
+    public function compute(Request $request, string $build): JsonResponse
+    {
+        $loaded = $this->load($build);
+        $order = Order::read($request->json()->all());
+        $now = $this->clock->epoch();
+        $presenter = new MixPresenter($this->shelf->shelf(), $this->planner->house($loaded), $this->rooms->room($now)->at($now)->temperatureC, $now, $loaded->kit->zone);
+
+        return $this->answer->json($presenter->of($order, $loaded->kit->parts[0]->mouldedColour ?? null));
+    }
+
+    /**
+     * The best few whole ratios of two to four jars for a wanted colour.
+     *
+     * @throws BadDocument at the field
+     */
+    public function match(Request $request): JsonResponse
+    {
+        $problems = new Problems;
+        $in = Reader::of($request->json()->all(), '', $problems);
+        $wanted = strtoupper($in->text('wanted', 7));
+        $ids = $in->ids('jars', 4);
+        $in->refuseTheRest();
+        if (preg_match('/\A#[0-9A-F]{6}\z/', $wanted) !== 1) {
+            $problems->add('wanted', 'is not a colour', 'write it as #7C96A3');
+        }
+        if (count(array_unique($ids)) < 2) {
+            $problems->add('jars', 'are fewer than two', 'choose two to four paints');
+        }
+        $jars = [];
+        foreach ($ids as $i => $id) {
+            $product = $this->shelf->shelf()->find($id);
+            if ($product?->swatch === null || $product->role !== Role::Colour) {
+                $problems->add("jars[{$i}]", 'is no paint with a colour', 'choose solid colours of the shelf; metallics are never mixed by calculation');
+            } else {
+                $jars[] = $product;
+            }
+        }
+        $problems->throwIfAny();
+        if ($jars === []) {
+            throw BadDocument::at('jars', 'are fewer than two', 'choose two to four paints');
+        }
+        $found = Ratio::matching(Srgb::fromHex($wanted)->lab(), array_map(static fn (Product $p): array => [$p->spectrum(), 1.0, Coverage::scattering($p)], $jars), 5, count($jars) < 4 ? Ratio::MOST_PARTS : 6);
+
+        return $this->answer->json(['ratios' => array_map(static fn (Ratio $r): array => ['parts' => $r->parts, 'differs' => round($r->differs, 2), 'hex' => $r->spectrum->map(static fn (float $v): float => KubelkaMunk::thick(KubelkaMunk::ks($v)))->srgb()->hex()], $found)]);
+    }
+
+    /** @return array<string, mixed>|null null where no paint is there to be mixed */
+    private static function colour(Colour $colour, Plan $plan, Shelf $shelf): ?array
+    {
+        $product = $shelf->find($colour->product);
+        $areas = array_values(array_filter($plan->context->kit->areas, static fn (Area $a): bool => $a->intent->colour === $colour->id && $a->isPainted()));
+        if ($product === null) {
+            return null;
+        }
+        $coats = 0.0;
+        foreach ($plan->left as $planned) {
+            if ($planned->step->operation === Operation::Colour && $planned->step->counted() === $colour->id && ! $planned->step->isRemedy()) {
+                $coats = max($coats, self::upTo($planned->step->n, $plan, $colour->id));
+            }
+        }
+
+        return [
+            'id' => $colour->id, 'name' => $colour->name, 'product' => $product->id, 'swatch' => $product->swatch,
+            'cm2' => round(array_sum(array_map(static fn (Area $a): float => $a->cm2(), $areas)), 1),
+            'areas' => array_map(static fn (Area $a): string => $a->name, $areas),
+            'coats' => $coats === 0.0 ? 2.5 : $coats, 'left' => $coats > 0,
+        ];
+    }
+
+    /** Reference coats that are left: a mist counts half. */
+    private static function upTo(int $n, Plan $plan, string $colour): float
+    {
+        $coats = 0.0;
+        $told = [];
+        foreach ($plan->left as $planned) {
+            $step = $planned->step;
+            if ($step->operation === Operation::Colour && $step->counted() === $colour && ! $step->isRemedy() && $step->n <= $n && ! isset($told[$step->n])) {
+                $told[$step->n] = true;
+                $coats += $step->coatKind?->filmMicrons(1.0) ?? 1.0;
+            }
+        }
+
+        return $coats;
+    }
+}

@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Presenters;
+
+use AmberStep\Core\Colour\Blend;
+use AmberStep\Core\Colour\Coverage;
+use AmberStep\Core\Colour\Spectrum;
+use AmberStep\Core\Colour\WashColour;
+use AmberStep\Core\Document\Instant;
+use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Material\Family;
+use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Role;
+use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Mixing\Batch;
+use AmberStep\Core\Mixing\Drops;
+use AmberStep\Core\Mixing\Known;
+use AmberStep\Core\Mixing\Need;
+use AmberStep\Core\Mixing\Order;
+use AmberStep\Core\Mixing\Part;
+use AmberStep\Core\Mixing\PotLife;
+use AmberStep\Core\Mixing\Poured;
+use AmberStep\Core\Mixing\Stuff;
+use AmberStep\Core\Plan\Hiding;
+
+/** What a recipe comes to: ml, drops and grams, the cup in pouring order, the sum, what was poured, what it will look like. */
+final readonly class MixPresenter
+{
+    /** Grounds a coat is shown over (handbook 4, Colour). */
+    private const GROUNDS = ['black' => '#232325', 'grey' => '#9B9B9B', 'white' => '#F5F5F0', 'pink' => '#DCA5A0'];
+
+    private const COATS = 5;
+
+    /** µm of wet film that runs on uprights (handbook 2). */
+    private const RUNS = 120.0;
+
+    public function __construct(private Shelf $shelf, private HouseRules $house, private float $temperatureC, private int $nowEpoch, private \DateTimeZone $zone)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Order $order, ?string $plastic = null): array
+    {
+        $figures = ($this->paints($order)[0][0] ?? null)?->family->figures() ?? Family::WaterAcrylic->figures();
+        $paints = array_filter($order->recipe->parts, static fn (Part $p): bool => $p->stuff === Stuff::Paint);
+        $need = $order->cm2 === null ? null : Need::of($order->cm2, $order->coats, $figures->referenceFilmMicrons, $figures->solidsByVolume, $order->tool, $order->thinnerPerPaint(), count($paints) > 1);
+        $batch = match ($order->known) {
+            Known::Area => $order->recipe->total($need->totalMl ?? Need::LEAST_IN_THE_CUP),
+            Known::Total => $order->recipe->total($order->ml),
+            Known::Part => $order->recipe->component($order->part, $order->ml),
+        };
+        $pouring = $batch->pouring($this->house->says('pouring', 'thinner-first'));
+        $to = array_column($pouring, 1, 0);
+        [$grams, $drops] = [$batch->grams(), $batch->drops()];
+        $whole = self::wholeDrops($batch);
+
+        return [
+            'parts' => array_map(static fn (Part $p, int $i): array => ['name' => $p->name, 'ml' => round($batch->ml[$i], 4), 'grams' => round($grams[$i], 4), 'drops' => round($drops[$i], 2), 'whole' => $whole?->counts[$i], 'to' => round($to[$i], 4), 'mlPerDrop' => round($p->mlPerDrop(), 4), 'counted' => $p->mlPerDrop !== null, 'base' => $p->base->word()], $order->recipe->parts, array_keys($order->recipe->parts)),
+            'pouring' => array_column($pouring, 0), 'pouringWords' => $this->house->says('pouring', 'thinner-first') ? 'Thinner first, so that no neat paint sits in the nozzle.' : 'Paint first: the thinner washes it off the wall of the cup.',
+            'totalMl' => round($batch->totalMl(), 4), 'cups' => $batch->cups($order->cupMl), 'cupMl' => $order->cupMl,
+            'dropError' => $whole === null ? null : round($whole->error, 4),
+            'need' => $need === null ? null : ['lines' => array_map(static fn (array $l): array => ['what' => $l[0], 'ml' => round($l[1], 4), 'origin' => $l[2]], $need->lines()), 'totalMl' => round($need->totalMl, 4)],
+            'wet' => $this->wet($order, $figures->referenceFilmMicrons, $figures->solidsByVolume),
+            'poured' => $order->poured === null || array_sum($order->poured) <= 0 ? null : self::poured($order, $order->poured),
+            'pot' => $order->hardened === null ? null : $this->pot($order->hardened),
+            'colour' => $this->colour($order, $plastic),
+        ];
+    }
+
+    private static function wholeDrops(Batch $batch): ?Drops
+    {
+        $drops = $batch->drops();
+        $wanted = (int) round(array_sum($drops));
+
+        return $wanted < 1 || $wanted > Drops::MOST ? null : Drops::of($drops, $wanted);
+    }
+
+    /** @return array<string, mixed> */
+    private function wet(Order $order, float $microns, float $solids): array
+    {
+        $wet = \AmberStep\Core\Mixing\Pass::wetMicrons($microns, $solids, 1 / (1 + $order->thinnerPerPaint()));
+
+        return ['microns' => round($wet), 'runs' => $wet > self::RUNS];
+    }
+
+    /**
+     * @param  list<float>  $ml
+     * @return array<string, mixed>
+     */
+    private static function poured(Order $order, array $ml): array
+    {
+        $poured = Poured::against($order->recipe, $ml === [] ? [0.0] : $ml);
+        $names = array_map(static fn (Part $p): string => $p->name, $order->recipe->parts);
+        $add = [];
+        foreach ($poured->add as $i => $each) {
+            if ($each > 0.005) {
+                $add[] = sprintf('%.2f ml of %s', $each, $names[$i]);
+            }
+        }
+        $off = (int) array_search(max(array_map(abs(...), $poured->off)), array_map(abs(...), $poured->off), true);
+
+        return [
+            'contradicts' => $poured->contradicts(),
+            'says' => $poured->contradicts() ? sprintf('%s is %d %% %s what the rest asks for.', ucfirst($names[$off]), round(100 * abs($poured->off[$off])), $poured->off[$off] > 0 ? 'over' : 'under') : 'As the recipe says, as near as anybody pours.',
+            'add' => array_map(static fn (float $a): float => round($a, 4), $poured->add), 'addWords' => $add === [] ? null : 'Add '.implode(' and ', $add).'.',
+            'rebuilt' => array_map(static fn (float $r): float => round($r, 4), $poured->rebuilt),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function pot(float $label): array
+    {
+        $minutes = PotLife::at($label, $this->temperatureC);
+        $dies = $this->nowEpoch + (int) round(60 * $minutes);
+
+        return ['minutes' => round($minutes), 'dies' => Instant::format($dies), 'words' => sprintf('Hardened now it dies %s: %d min at 20 °C, %d at %.1f °C. Nothing of it goes back into a jar.', Instant::wall($dies, $this->nowEpoch, $this->zone), $label, round($minutes), $this->temperatureC)];
+    }
+
+    /** @return list<array{Product, float}> paints of the recipe that are on the shelf, with their parts */
+    private function paints(Order $order): array
+    {
+        $paints = [];
+        foreach ($order->recipe->parts as $i => $part) {
+            $product = $part->stuff === Stuff::Paint ? $this->shelf->find($order->products[$i]) : null;
+            if ($product !== null) {
+                $paints[] = [$product, $order->recipe->shares()[$i]];
+            }
+        }
+
+        return $paints;
+    }
+
+    /** @return array<string, mixed> */
+    private function colour(Order $order, ?string $plastic): array
+    {
+        $paints = $this->paints($order);
+        $unknown = array_filter($order->recipe->parts, static fn (Part $p): bool => $p->stuff === Stuff::Paint);
+        $seen = array_filter($paints, static fn (array $p): bool => $p[0]->swatch !== null && $p[0]->role !== Role::Varnish);
+        if ($seen === [] || count($seen) < count($unknown)) {
+            return ['hex' => null, 'says' => 'The look is worked out from paints of the shelf that have a colour.', 'grounds' => [], 'wash' => null];
+        }
+        $blend = new Blend(array_values($seen));
+        $refused = $blend->refuses();
+        if ($refused !== null) {
+            return ['hex' => null, 'says' => ucfirst($refused).'.', 'grounds' => [], 'wash' => null];
+        }
+        $sheen = $paints[0][0]->sheen;
+        $hidden = Hiding::threshold($this->house);
+        $grounds = [...self::GROUNDS, ...($plastic === null ? [] : ['the plastic' => $plastic])];
+        $rows = [];
+        foreach ($grounds as $name => $hex) {
+            $rows[] = self::ground($name, $hex, $blend, $sheen, $hidden);
+        }
+        $lab = $blend->thick->lab();
+        [$wash, $why] = WashColour::for($lab);
+
+        return [
+            'hex' => Blend::seen($blend->thick, $sheen)->srgb()->hex(), 'l' => round($lab->l, 1),
+            'says' => self::best($rows).' Screens differ and this predicts: the spoon decides.',
+            'grounds' => $rows, 'wash' => ['name' => $wash, 'why' => $why],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function ground(string $name, string $hex, Blend $blend, ?\AmberStep\Core\Material\Sheen $sheen, float $hidden): array
+    {
+        $ground = Spectrum::of($hex);
+        $coats = [];
+        for ($n = 0; $n <= self::COATS; $n++) {
+            $coats[] = ['hex' => Blend::seen($blend->after($n, $ground), $n === 0 ? null : $sheen)->srgb()->hex(), 'differs' => round($blend->differs($n, $ground), 2)];
+        }
+
+        return ['name' => $name, 'hex' => $hex, 'hiddenAt' => $blend->coats($ground, $hidden), 'coats' => $coats];
+    }
+
+    /** @param  non-empty-list<array<string, mixed>>  $rows */
+    private static function best(array $rows): string
+    {
+        $best = null;
+        foreach ($rows as $row) {
+            if ($row['hiddenAt'] !== null && ($best === null || $row['hiddenAt'] < $best['hiddenAt'])) {
+                $best = $row;
+            }
+        }
+        $never = array_filter($rows, static fn (array $r): bool => $r['hiddenAt'] === null);
+
+        return $best === null
+            ? sprintf('No ground is hidden in %d coats: spray a nearer colour first.', Coverage::NEVER)
+            : sprintf('Over %s it is hidden in %d light %s.%s', $best['name'], $best['hiddenAt'], $best['hiddenAt'] === 1 ? 'coat' : 'coats', $never === [] ? '' : ' Over '.implode(', ', array_map(static fn (array $r): string => (string) $r['name'], $never)).' never in '.Coverage::NEVER.'.');
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Mixing;
+
+/** How much to mix for a surface, as a sum that can be read: every line with its factor and where the factor comes from (handbook 4, Amount). */
+final readonly class Need
+{
+    /** Less than this does not flow evenly. */
+    public const LEAST_IN_THE_CUP = 0.5;
+
+    /** A mixed colour keeps a fifth for touch-ups: it is never matched again. */
+    public const RESERVE = 0.2;
+
+    private function __construct(
+        public float $cm2,
+        public float $coats,
+        public float $microns,
+        public float $solids,
+        public Tool $tool,
+        public float $thinnerPerPaint,
+        public float $dryMl,
+        public float $neatMl,
+        public float $mixMl,
+        public float $keptMl,
+        public float $reserveMl,
+        public float $totalMl,
+    ) {
+    }
+
+    /**
+     * neat [ml] = area [cm²] x coats x dry film per coat [µm] x 1e-4 / (solids x transfer). 196 cm², 3 coats, 9 µm:
+     * 0.529 ml dry; solids 0.22 and half of it arriving: 4.81 ml neat.
+     *
+     * @param  float  $cm2  above 0
+     * @param  float  $coats  above 0; a mist counts half
+     * @param  float  $microns  dry film of one coat, µm
+     * @param  float  $solids  by volume, above 0 to 1
+     * @param  float  $thinnerPerPaint  0 or more
+     * @param  bool  $mixed  of more than one paint
+     */
+    public static function of(float $cm2, float $coats, float $microns, float $solids, Tool $tool, float $thinnerPerPaint, bool $mixed): self
+    {
+        $dry = $cm2 * $coats * $microns * 1e-4;
+        $neat = $dry / ($solids * $tool->transfer());
+        $mix = $tool->isAirbrush() ? $neat * (1 + $thinnerPerPaint) : $neat;
+        $reserve = $mixed ? self::RESERVE * ($mix + $tool->keeps()) : 0.0;
+        $total = $mix + $tool->keeps() + $reserve;
+
+        return new self($cm2, $coats, $microns, $solids, $tool, $thinnerPerPaint, $dry, $neat, $mix, $tool->keeps(), $reserve, $tool->isAirbrush() ? max(self::LEAST_IN_THE_CUP, $total) : $total);
+    }
+
+    /** @return list<array{string, float, string}> what, ml, and where its figure comes from */
+    public function lines(): array
+    {
+        return [
+            [sprintf('%g cm² × %g coats × %g µm dry', round($this->cm2, 1), round($this->coats, 2), round($this->microns, 1)), $this->dryMl, 'area as said; film typical of the family'],
+            [sprintf('%d %% solids, %d %% reaches the model', round(100 * $this->solids), round(100 * $this->tool->transfer())), $this->neatMl, "typical of the family; {$this->tool->word()}"],
+            ...($this->tool->isAirbrush() && $this->thinnerPerPaint > 0 ? [[sprintf('thinned, %g thinner to 1 paint', round($this->thinnerPerPaint, 2)), $this->mixMl, 'the recipe']] : []),
+            ...($this->keptMl > 0 ? [[$this->tool === Tool::Brush ? 'the palette keeps' : 'cup and needle keep', $this->keptMl, 'typical']] : []),
+            ...($this->reserveMl > 0 ? [['spare for touch-ups, mixed colour', $this->reserveMl, 'a fifth']] : []),
+        ];
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Mixing;
+
+use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Document\Problems;
+use AmberStep\Core\Document\Reader;
+use AmberStep\Core\Lines\NotRead;
+use AmberStep\Core\Lines\TypedNumber;
+
+/** What somebody typed at the mixing bench: a recipe, what of it is known, what was poured. Numbers are read as people type them. */
+final readonly class Order
+{
+    /**
+     * @param  list<string|null>  $products  by part: id of the shelf, null where it is none
+     * @param  Known  $known  what the rest follows from
+     * @param  int  $part  place of the known part
+     * @param  float  $ml  known of it, where it is not worked out from the area
+     * @param  float|null  $cm2  to cover
+     * @param  list<float>|null  $poured  ml of each that went in
+     * @param  float|null  $hardened  pot life, minutes at 20 °C, where hardener is in
+     */
+    private function __construct(public Recipe $recipe, public array $products, public Known $known, public int $part, public float $ml, public ?float $cm2, public float $coats, public Tool $tool, public ?array $poured, public float $cupMl, public ?float $hardened)
+    {
+    }
+
+    /** @throws BadDocument naming each field that makes no sense, and what would */
+    public static function read(mixed $data): self
+    {
+        $problems = new Problems;
+        $in = Reader::of($data, '', $problems);
+        $products = [];
+        $parts = $in->each('parts', static function (Reader $p) use (&$products): ?Part {
+            $products[] = $p->optionalId('product');
+            $name = $p->text('name', 120);
+            $stuff = $p->oneOf('stuff', Stuff::class, Stuff::Paint);
+            $base = $p->oneOf('base', Base::class, Base::Parts);
+            $amount = self::number($p, 'amount', 0, $base === Base::PercentOfMix || $base === Base::PercentOfPaint ? 100 : 1000, 'write parts such as 3 or 1.5');
+            $drops = self::optional($p, 'drops', 5, 100, 'count the drops into 1 ml, such as 28');
+            $p->refuseTheRest();
+
+            return $amount === null ? null : new Part($name, $stuff, $amount, $base, Vessel::Dropper, $drops === null ? null : 1 / $drops);
+        }, 8);
+        $known = $in->oneOf('known', Known::class, Known::Area);
+        $part = $in->whole('part', 0, 7, 0);
+        $ml = self::optional($in, 'ml', 0, 1000, 'give ml such as 6.35');
+        $cm2 = self::optional($in, 'cm2', 0, 100000, 'give cm² such as 196');
+        $coats = self::optional($in, 'coats', 0, 40, 'give coats such as 3; a mist is a half');
+        $tool = $in->oneOf('tool', Tool::class, Tool::Airbrush);
+        $poured = $in->has('poured') ? $in->each('poured', static fn (Reader $p): float => self::optional($p, 'ml', -1, 1000, 'give ml such as 1.6, or leave it empty') ?? 0.0, 8) : null;
+        $cup = self::optional($in, 'cup', 0, 1000, 'give the ml the cup holds, such as 7');
+        $hardened = self::optional($in, 'hardened', 0, 10000, 'give the pot life of the label in minutes, such as 240');
+        $in->refuseTheRest();
+        $kept = array_values(array_filter($parts));
+        self::whole($kept, $parts, $known, $part, $ml, $cm2, $coats, $poured, $problems);
+        $problems->throwIfAny();
+
+        return new self(new Recipe($kept === [] ? throw new \LogicException('an empty recipe is a problem') : $kept), $products, $known, $part, $ml ?? 0, $cm2, $coats ?? 1, $tool, $poured, $cup ?? 7.0, $hardened);
+    }
+
+    /** ml of thinner to one of paint; 0 where there is none. */
+    public function thinnerPerPaint(): float
+    {
+        $paint = $thinner = 0.0;
+        foreach ($this->recipe->shares() as $i => $share) {
+            $paint += $this->recipe->parts[$i]->stuff === Stuff::Paint ? $share : 0;
+            $thinner += $this->recipe->parts[$i]->stuff->isThinner() ? $share : 0;
+        }
+
+        return $paint > 0 ? $thinner / $paint : 0.0;
+    }
+
+    /**
+     * @param  list<Part>  $kept
+     * @param  list<Part|null>  $parts
+     * @param  list<float>|null  $poured
+     */
+    private static function whole(array $kept, array $parts, Known $known, int $part, ?float $ml, ?float $cm2, ?float $coats, ?array $poured, Problems $problems): void
+    {
+        if ($parts === []) {
+            $problems->add('parts', 'is empty', 'name at least one paint');
+        } elseif (count($kept) === count($parts)) {
+            if (array_filter($kept, static fn (Part $p): bool => $p->base === Base::Parts && $p->stuff === Stuff::Paint) === []) {
+                $problems->add('parts', 'holds no paint counted in parts', 'count at least one paint in parts');
+            }
+            if ($known === Known::Part && $part >= count($kept)) {
+                $problems->add('part', 'is not in the recipe', 'choose one of its parts');
+            }
+            if ($poured !== null && count($poured) !== count($kept)) {
+                $problems->add('poured', 'has not one for each part', 'give ml for each part, or leave them empty');
+            }
+        }
+        if ($known === Known::Area && ($cm2 === null || $coats === null)) {
+            $problems->add($cm2 === null ? 'cm2' : 'coats', 'is missing', $cm2 === null ? 'give the area in cm², such as 196' : 'give coats such as 3');
+        }
+        if ($known !== Known::Area && $ml === null) {
+            $problems->add('ml', 'is missing', 'give ml such as 6.35');
+        }
+    }
+
+    private static function number(Reader $in, string $field, float $above, float $most, string $right): ?float
+    {
+        if (trim($in->optionalText($field, 40) ?? '') === '') {
+            $in->problems->add($in->path($field), 'is empty', $right);
+
+            return null;
+        }
+
+        return self::optional($in, $field, $above, $most, $right);
+    }
+
+    private static function optional(Reader $in, string $field, float $above, float $most, string $right): ?float
+    {
+        $text = trim($in->optionalText($field, 40) ?? '');
+        if ($text === '') {
+            return null;
+        }
+        try {
+            $number = TypedNumber::read($text);
+        } catch (NotRead $not) {
+            $in->problems->add($in->path($field), $not->wrong, $right);
+
+            return null;
+        }
+        if ($number <= $above || $number > $most) {
+            $in->problems->add($in->path($field), $number <= $above ? "is {$text}, which is too little" : "is {$text}, which is too much", $above < 0 ? $right : "{$right}, above {$above} and up to {$most}");
+
+            return null;
+        }
+
+        return $number;
+    }
+}

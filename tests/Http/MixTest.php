@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Http;
+
+use App\Models\Product;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Support\AppTestCase;
+
+/** The mixing bench: what a colour needs, what a recipe comes to as it is typed, and which ratio matches. */
+final class MixTest extends AppTestCase
+{
+    public function test_the_bench_knows_what_is_left_of_each_colour(): void
+    {
+        $page = $this->send('GET', "/api/builds/{$this->buildId()}/mix")->assertOk()->json();
+        $grey = array_column($page['colours'], null, 'name')['sea grey'];
+
+        self::assertSame([177, 1.5, true], [$grey['cm2'], $grey['coats'], $grey['left']], 'a mist and a light');
+        self::assertContains('upper hull in grey', $grey['areas']);
+        self::assertContains('Linnet Sea Grey', array_column($page['paints'], 'name'));
+    }
+
+    public function test_all_numbers_of_a_recipe_agree_with_each_other(): void
+    {
+        $mixed = $this->mix(['cm2' => '196', 'coats' => '3'])->assertOk()->json();
+
+        self::assertEqualsWithDelta($mixed['totalMl'], array_sum(array_column($mixed['parts'], 'ml')), 0.001);
+        self::assertEqualsWithDelta($mixed['need']['totalMl'], $mixed['totalMl'], 0.001);
+        self::assertEqualsWithDelta($mixed['totalMl'], max(array_column($mixed['parts'], 'to')), 0.001);
+        self::assertSame([2, 0, 1], $mixed['pouring'], 'thinner first');
+        foreach ($mixed['parts'] as $i => $part) {
+            self::assertEqualsWithDelta($part['ml'] / $part['mlPerDrop'], $part['drops'], 0.01);
+            self::assertEqualsWithDelta($part['ml'] * [1.1, 1.1, 1.0][$i], $part['grams'], 0.001);
+        }
+        $lines = array_column($mixed['need']['lines'], 'ml');
+        self::assertEqualsWithDelta(196 * 3 * 8e-4, $lines[0], 1e-4);
+        self::assertEqualsWithDelta($lines[0] / (0.3 * 0.5), $lines[1], 1e-3);
+        self::assertEqualsWithDelta(0.2 * ($lines[2] + 0.3), $lines[4], 1e-3, 'a mixed colour keeps a fifth');
+        self::assertSame(['black', 'grey', 'white', 'pink'], array_slice(array_column($mixed['colour']['grounds'], 'name'), 0, 4));
+        self::assertStringContainsString('the spoon decides', $mixed['colour']['says']);
+    }
+
+    public function test_any_known_amount_gives_the_rest_and_commas_are_read(): void
+    {
+        $total = $this->mix(['known' => 'total', 'ml' => '6,35'])->json();
+        self::assertEqualsWithDelta(6.35, $total['totalMl'], 0.001);
+        $part = $this->mix(['known' => 'part', 'part' => 1, 'ml' => (string) $total['parts'][1]['ml']])->json();
+        self::assertEqualsWithDelta(array_column($total['parts'], 'ml'), array_column($part['parts'], 'ml'), 0.001);
+        self::assertSame(1, $total['cups']);
+        self::assertSame(4, $this->mix(['known' => 'total', 'ml' => '6.35', 'cup' => '2'])->json('cups'));
+        $counted = $this->mix(['known' => 'total', 'ml' => '6.35'], [['drops' => '20']])->json('parts.0');
+        self::assertSame([0.05, true], [$counted['mlPerDrop'], $counted['counted']]);
+    }
+
+    public function test_poured_otherwise_it_says_by_how_much_and_what_puts_it_right(): void
+    {
+        $poured = $this->mix(['known' => 'total', 'ml' => '11', 'poured' => [['ml' => '4'], ['ml' => '2'], ['ml' => '6']]])->json('poured');
+        self::assertTrue($poured['contradicts']);
+        self::assertSame('Add 0.67 ml of Linnet Light Blue and 2.00 ml of water.', str_replace($this->names()[1], 'Linnet Light Blue', $poured['addWords']));
+        self::assertEqualsWithDelta(12, array_sum($poured['rebuilt']), 0.001);
+        self::assertFalse($this->mix(['known' => 'total', 'ml' => '11', 'poured' => [['ml' => '3.02'], ['ml' => '2'], ['ml' => '5.95']]])->json('poured.contradicts'));
+        self::assertNull($this->mix(['known' => 'total', 'ml' => '11', 'poured' => [['ml' => ''], ['ml' => ''], ['ml' => '']]])->json('poured'));
+    }
+
+    public function test_hardened_it_dies_by_the_rooms_temperature(): void
+    {
+        $pot = $this->mix(['hardened' => '240'])->json('pot');
+        $room = $this->send('GET', "/api/builds/{$this->buildId()}/mix")->json('temperatureC');
+
+        self::assertEqualsWithDelta(240 * 2 ** ((20 - $room) / 10), $pot['minutes'], 2);
+        self::assertGreaterThan(self::NOW, $pot['dies']);
+        self::assertStringContainsString('Nothing of it goes back into a jar', $pot['words']);
+    }
+
+    /** @param  array<string, mixed>  $more */
+    #[DataProvider('nonsense')]
+    public function test_nonsense_is_answered_at_the_field(array $more, string $path, string $right): void
+    {
+        $problem = $this->mix($more, $more['line'] ?? [])->assertUnprocessable()->json('error.problems.0');
+
+        self::assertSame($path, $problem['path']);
+        self::assertStringContainsString($right, $problem['right']);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string, string}> */
+    public static function nonsense(): iterable
+    {
+        yield 'zero' => [['cm2' => '0'], 'cm2', 'above 0'];
+        yield 'negative' => [['coats' => '-2'], 'coats', 'a mist is a half'];
+        yield 'a million' => [['cm2' => '1000000'], 'cm2', 'up to 100000'];
+        yield 'words' => [['cm2' => 'large'], 'cm2', 'cm²'];
+        yield 'one to nothing' => [['line' => [[], ['amount' => '0']]], 'parts[1].amount', 'parts such as 3'];
+        yield 'a unit' => [['line' => [['amount' => '3 spoons']]], 'parts[0].amount', 'parts such as 3'];
+        yield 'left empty' => [['line' => [['amount' => '']]], 'parts[0].amount', 'parts such as 3'];
+        yield 'two readings' => [['cm2' => '1,250.5'], 'cm2', 'cm²'];
+        yield 'more than all of it' => [['line' => [[], [], ['base' => 'percent-of-mix', 'amount' => '120']]], 'parts[2].amount', 'up to 100'];
+        yield 'nothing known' => [['known' => 'total'], 'ml', 'ml such as'];
+        yield 'a part that is not there' => [['known' => 'part', 'part' => 5, 'ml' => '2'], 'part', 'one of its parts'];
+        yield 'poured of something else' => [['poured' => [['ml' => '1']]], 'poured', 'each part'];
+        yield 'no cup' => [['cup' => '0'], 'cup', 'holds'];
+        yield 'no paint in parts' => [['line' => [['base' => 'percent-of-mix'], ['stuff' => 'water']]], 'parts', 'count at least one paint'];
+    }
+
+    public function test_a_metallic_is_never_mixed_by_calculation(): void
+    {
+        $metallic = Product::query()->get()->first(static fn (Product $p): bool => $p->body['role'] === 'metallic');
+        self::assertNotNull($metallic);
+        $mixed = $this->mix([], [['product' => $metallic->id]])->json('colour');
+
+        self::assertNull($mixed['hex']);
+        self::assertStringContainsString('never mixed by calculation', $mixed['says']);
+        $this->send('POST', '/api/match', ['wanted' => '#7C96A3', 'jars' => [$metallic->id, $this->jars()[0]]])->assertUnprocessable();
+    }
+
+    public function test_the_best_few_ratios_of_some_jars(): void
+    {
+        $ratios = $this->send('POST', '/api/match', ['wanted' => '#7C96A3', 'jars' => $this->jars()])->assertOk()->json('ratios');
+        self::assertCount(5, $ratios);
+        self::assertSame($ratios, array_values($ratios));
+        $differs = array_column($ratios, 'differs');
+        $sorted = $differs;
+        sort($sorted);
+        self::assertSame($sorted, $differs, 'nearest first');
+        foreach ([['wanted' => 'grey', 'jars' => $this->jars()], ['wanted' => '#7C96A3', 'jars' => [$this->jars()[0]]], ['wanted' => '#7C96A3', 'jars' => [self::ulid(1), self::ulid(2)]]] as $wrong) {
+            $this->send('POST', '/api/match', $wrong)->assertUnprocessable();
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $more
+     * @param  list<array<string, mixed>>  $lines
+     */
+    private function mix(array $more, array $lines = []): TestResponse
+    {
+        unset($more['line']);
+        [$names, $jars] = [$this->names(), $this->jars()];
+        $parts = [
+            ['product' => $jars[0], 'name' => $names[0], 'stuff' => 'paint', 'amount' => '3', 'base' => 'parts', 'drops' => ''],
+            ['product' => $jars[1], 'name' => $names[1], 'stuff' => 'paint', 'amount' => '2', 'base' => 'parts', 'drops' => ''],
+            ['product' => null, 'name' => 'water', 'stuff' => 'water', 'amount' => '6', 'base' => 'parts', 'drops' => ''],
+        ];
+        foreach ($lines as $i => $line) {
+            $parts[$i] = [...$parts[$i], ...$line];
+        }
+
+        return $this->send('POST', "/api/builds/{$this->buildId()}/mix", ['parts' => $parts, 'known' => 'area', 'cm2' => '196', 'coats' => '3', 'tool' => 'airbrush', ...$more]);
+    }
+
+    /** @return list<string> two water acrylics with a colour */
+    private function jars(): array
+    {
+        return array_slice(array_map(static fn (Product $p): string => $p->id, $this->solid()), 0, 2);
+    }
+
+    /** @return list<string> */
+    private function names(): array
+    {
+        return array_slice(array_map(static fn (Product $p): string => (string) $p->body['name'], $this->solid()), 0, 2);
+    }
+
+    /** @return list<Product> */
+    private function solid(): array
+    {
+        return array_values(Product::query()->orderBy('id')->get()->filter(static fn (Product $p): bool => $p->body['role'] === 'colour' && $p->body['family'] === 'water-acrylic' && $p->body['swatch'] !== null)->all());
+    }
+}
