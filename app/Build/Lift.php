@@ -59,7 +59,7 @@ final class Lift
     }
 
     /**
-     * Since 4: flaws and features are in the register, joints say how one gets at them, events how long it took.
+     * Since 4: flaws and features are in the register, joints say how one gets at them, events how long it took and how much of a mix was used.
      *
      * @param  array<mixed>  $file
      * @return array<mixed>
@@ -72,7 +72,7 @@ final class Lift
         }
 
         if (is_array($file['events'] ?? null)) {
-            $file['events'] = array_map(static fn (mixed $event): mixed => is_array($event) ? [...$event, 'minutes' => null] : $event, $file['events']);
+            $file['events'] = array_map(static fn (mixed $event): mixed => is_array($event) ? [...$event, 'minutes' => null, 'predictedMl' => null, 'usedMl' => null, 'nozzleMm' => null] : $event, $file['events']);
         }
 
         return isset($file['kit']) ? [...$file, 'kit' => [...$kit, 'flaws' => [], 'features' => [], 'photos' => []]] : $file;

@@ -41,6 +41,12 @@ final class MixTest extends BrowserTestCase
         $this->browser->click('[data-testid="take-correction"]');
         $this->browser->seeText('[data-testid="poured"]', 'As the recipe says');
 
+        // What it took changes the next estimate.
+        $this->type('Used of the mix, ml', '5,28');
+        $this->browser->click('[data-testid="log-use"]');
+        $this->browser->seeText('[data-testid="need"]', 'learned from one job');
+        $this->browser->seeText('.much-total', '4.98 ml');
+
         $this->type('Pot life by its label, min at 20 °C', '60');
         $this->browser->seeText('[data-testid="pot"]', 'Hardened now it dies');
         $this->browser->click('[data-testid="hardened"]');

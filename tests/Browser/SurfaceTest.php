@@ -32,6 +32,7 @@ final class SurfaceTest extends BrowserTestCase
         // Where no joint is, it is first asked whether it belongs there.
         $this->browser->seeText('[data-testid="place-next"]', 'real detail? Look from inside');
         $this->browser->press('Not a detail');
+        $this->browser->until(fn (): bool => ! $this->place(self::SEAM)['asksDetail'], "it is answered: {$this->browser->text('.notice')}");
         $this->browser->seeText('[data-testid="filler"]', 'card shim: a straight gap of 0.3 mm or more');
         $this->browser->seeText('.place', 'Card of 0.75 mm (30 thou), cemented in proud, then a skim for 0.15 mm');
         $this->browser->press('Take water putty');

@@ -47,7 +47,7 @@ final class BuildFileTest extends AppTestCase
         self::assertSame([false], array_values(array_unique(array_column($new['kit']['parts'], 'letsLight'))));
         self::assertSame([null], array_values(array_unique(array_column($new['kit']['edges'], 'subject'))));
         self::assertSame($old['kit']['areas'], $new['kit']['areas']);
-        self::assertSame($old['events'], array_map(static fn (array $e): array => array_diff_key($e, ['hardened' => 0, 'place' => 0, 'minutes' => 0]), $new['events']));
+        self::assertSame($old['events'], array_map(static fn (array $e): array => array_diff_key($e, ['hardened' => 0, 'place' => 0, 'minutes' => 0, 'predictedMl' => 0, 'usedMl' => 0, 'nozzleMm' => 0]), $new['events']));
     }
 
     public function test_a_file_of_format_two_is_lifted_and_means_the_same(): void
@@ -58,7 +58,7 @@ final class BuildFileTest extends AppTestCase
 
         self::assertSame([2, BuildFile::FORMAT], [$old['format'], $new['format']]);
         self::assertSame([false], array_values(array_unique(array_column($new['events'], 'hardened'))));
-        self::assertSame($old['events'], array_map(static fn (array $e): array => array_diff_key($e, ['hardened' => 0, 'place' => 0, 'minutes' => 0]), $new['events']));
+        self::assertSame($old['events'], array_map(static fn (array $e): array => array_diff_key($e, ['hardened' => 0, 'place' => 0, 'minutes' => 0, 'predictedMl' => 0, 'usedMl' => 0, 'nozzleMm' => 0]), $new['events']));
         self::assertSame($old['kit']['areas'], $new['kit']['areas']);
         self::assertSame([1], array_values(array_unique(array_column($new['kit']['parts'], 'count'))));
     }
@@ -73,7 +73,7 @@ final class BuildFileTest extends AppTestCase
         self::assertSame([[], []], [$new['kit']['flaws'], $new['kit']['features']]);
         self::assertSame($old['kit']['joints'], array_map(static fn (array $j): array => array_diff_key($j, ['access' => 0, 'crossed' => 0]), $new['kit']['joints']));
         self::assertSame(['open', false], [$new['kit']['joints'][0]['access'], $new['kit']['joints'][0]['crossed']]);
-        self::assertSame($old['events'], array_map(static fn (array $e): array => array_diff_key($e, ['minutes' => 0]), $new['events']));
+        self::assertSame($old['events'], array_map(static fn (array $e): array => array_diff_key($e, ['minutes' => 0, 'predictedMl' => 0, 'usedMl' => 0, 'nozzleMm' => 0]), $new['events']));
     }
 
     public function test_the_file_keeps_to_its_schema(): void

@@ -74,6 +74,60 @@ final class MixTest extends AppTestCase
         self::assertStringContainsString('Nothing of it goes back into a jar', $pot['words']);
     }
 
+    public function test_what_was_used_corrects_the_next_estimate_of_that_gun_and_family_alone(): void
+    {
+        $need = fn (array $more = []): array => $this->mix(['gun' => '0.35', ...$more])->json('need');
+        $before = $need();
+        self::assertSame([0, $before['totalMl']], [$before['jobs'], $before['plainMl']]);
+        foreach ([1 => 1.5, 2 => 1.5] as $n => $times) {
+            $this->send('POST', "/api/builds/{$this->buildId()}/events", ['id' => self::ulid($n), 'kind' => 'mixed', 'at' => self::NOW, 'product' => $this->jars()[0], 'predictedMl' => $before['plainMl'], 'usedMl' => $times * $before['plainMl'], 'nozzleMm' => 0.35])->assertCreated();
+        }
+        $after = $need();
+        self::assertSame([2, $before['plainMl']], [$after['jobs'], $after['plainMl']], 'the table stays as it is: one lesson is not learned twice');
+        self::assertEqualsWithDelta(1.5 * $before['lines'][1]['ml'], $after['lines'][2]['ml'], 0.001);
+        self::assertSame('learned from 2 jobs', $after['lines'][2]['origin']);
+        self::assertSame(0, $need(['gun' => '0.2'])['jobs'], 'another gun');
+        self::assertSame(0, $need(['tool' => 'brush'])['jobs'], 'no gun');
+        $this->send('POST', "/api/builds/{$this->buildId()}/events", ['id' => self::ulid(3), 'kind' => 'take-back', 'at' => self::NOW, 'takesBack' => self::ulid(2)])->assertCreated();
+        self::assertSame(1, $need()['jobs'], 'taken back');
+    }
+
+    public function test_palette_and_swatches_of_a_build_and_a_palette_read(): void
+    {
+        $gpl = (string) $this->get("/api/builds/{$this->buildId()}/palette.gpl")->assertOk()->getContent();
+        self::assertStringContainsString('124 150 163  sea grey', $gpl);
+        $read = $this->send('POST', '/api/palette', ['text' => $gpl])->assertOk()->json('colours');
+        self::assertContains(['name' => 'sea grey', 'hex' => '#7C96A3'], $read);
+        self::assertStringContainsString('sea grey,Linnet Sea Grey,#7C96A3,60.', (string) $this->get("/api/builds/{$this->buildId()}/swatches.csv")->assertOk()->getContent());
+        $this->send('POST', '/api/palette', ['text' => 'no palette'])->assertUnprocessable()->assertJsonPath('error.problems.0.path', 'line 1');
+        $this->call('POST', '/api/palette', [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_HOST' => 'localhost:8087'], '{"text": 5}')->assertUnprocessable();
+    }
+
+    public function test_a_pass_that_does_not_fit_the_cup_says_where_to_break_and_tones_are_offered(): void
+    {
+        $large = $this->mix(['cm2' => '900', 'coats' => '1', 'cup' => '2'])->json();
+        self::assertFalse($large['pass']['fits']);
+        self::assertStringContainsString('break only at an edge', $large['pass']['says']);
+        self::assertTrue($this->mix(['cm2' => '60', 'coats' => '1', 'cup' => '7'])->json('pass.fits'));
+        $grey = (string) Product::query()->get()->first(static fn (Product $p): bool => $p->body['name'] === 'Linnet Sea Grey')?->id;
+        $tones = $this->send('GET', "/api/tones/{$grey}")->assertOk()->json('tones');
+        $this->send('GET', '/api/tones/'.self::ulid(1))->assertNotFound();
+        self::assertSame(['lighter', 'darker'], array_column($tones, 'word'));
+        foreach ($tones as $tone) {
+            self::assertMatchesRegularExpression('/ΔE (1\.[5-9]|2\.\d|3\.0)/', $tone['says'], 'subtle');
+        }
+    }
+
+    public function test_the_regulator_and_what_the_mix_shows(): void
+    {
+        $mixed = $this->mix(['regulator' => ['rest' => '1,75', 'flowing' => '1.45', 'working' => '1.2']])->json();
+        self::assertSame([0.3, 1.5, 'It drops 0.30 bar with the trigger down. For 1.20 bar set 1.50 at rest, 21.8 psi.'], array_values($mixed['regulator']));
+        self::assertCount(8, $mixed['signs']);
+        self::assertSame('1 to 1.7 bar working, typically', $mixed['pressure']);
+        self::assertNull($this->mix(['tool' => 'brush'])->json('pressure'));
+        $this->mix(['regulator' => ['rest' => '1.2', 'flowing' => '1.4', 'working' => '']])->assertUnprocessable()->assertJsonPath('error.problems.0.path', 'regulator.rest');
+    }
+
     /** @param  array<string, mixed>  $more */
     #[DataProvider('nonsense')]
     public function test_nonsense_is_answered_at_the_field(array $more, string $path, string $right): void

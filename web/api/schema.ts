@@ -1793,6 +1793,207 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/builds/{build}/palette.gpl": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The colours of a build as a palette. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description A .gpl file. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/plain": unknown;
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/{build}/swatches.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The colours of a build as a table. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Colour, paint, swatch and CIELAB. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/csv": unknown;
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tones/{product}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A little lighter and a little darker than a paint. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    product: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Tones that are just different. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            tones: components["schemas"]["MixTone"][];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/palette": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a palette. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        text: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description Its colours. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            colours: {
+                                name: string;
+                                hex: string;
+                            }[];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/match": {
         parameters: {
             query?: never;
@@ -2424,6 +2625,9 @@ export interface components {
             fault?: string | null;
             verdict?: string | null;
             wait?: string | null;
+            predictedMl?: number | null;
+            usedMl?: number | null;
+            nozzleMm?: number | null;
             minutes?: number | null;
             found?: number | null;
             temperatureC?: number | null;
@@ -2455,6 +2659,9 @@ export interface components {
             fault?: string | null;
             verdict?: string | null;
             wait?: string | null;
+            predictedMl?: number | null;
+            usedMl?: number | null;
+            nozzleMm?: number | null;
             minutes?: number | null;
             found?: number | null;
             temperatureC?: number | null;
@@ -3106,6 +3313,7 @@ export interface components {
             id: components["schemas"]["Id"];
             name: string;
             swatch: string | null;
+            solid: boolean;
             family: string;
             levelMl: number | null;
             sizeMl: number | null;
@@ -3140,6 +3348,12 @@ export interface components {
             }[];
             cup?: string;
             hardened?: string;
+            gun?: string;
+            regulator?: {
+                rest?: string;
+                flowing?: string;
+                working?: string;
+            };
         };
         MixedPart: {
             name: string;
@@ -3160,6 +3374,8 @@ export interface components {
         MixNeed: {
             lines: components["schemas"]["MixLine"][];
             totalMl: number;
+            plainMl: number;
+            jobs: number;
         };
         MixWet: {
             microns: number;
@@ -3187,6 +3403,28 @@ export interface components {
             hiddenAt: number | null;
             coats: components["schemas"]["MixCoat"][];
         };
+        MixPass: {
+            ml: number;
+            fits: boolean;
+            says: string;
+        };
+        MixTone: {
+            word: string;
+            says: string;
+            product: components["schemas"]["Id"];
+            parts: number;
+        };
+        MixSign: {
+            sign: string;
+            word: string;
+            good: boolean;
+            says: string;
+        };
+        MixRegulator: {
+            dropBar: number;
+            atRestBar: number | null;
+            says: string;
+        };
         MixWash: {
             name: string;
             why: string;
@@ -3212,6 +3450,10 @@ export interface components {
             poured: components["schemas"]["MixPoured"] | null;
             pot: components["schemas"]["MixPot"] | null;
             colour: components["schemas"]["MixLook"];
+            pass: components["schemas"]["MixPass"] | null;
+            signs: components["schemas"]["MixSign"][];
+            regulator: components["schemas"]["MixRegulator"] | null;
+            pressure: string | null;
         };
         PhotoMark: {
             x: number;

@@ -46,6 +46,7 @@ export type MixPage = Schemas['MixPage'];
 export type MixPaint = Schemas['MixPaint'];
 export type MixOrder = Schemas['MixOrder'];
 export type Mixed = Schemas['Mixed'];
+export type MixTone = Schemas['MixTone'];
 export type MixRatio = Schemas['MixRatio'];
 export type SurfaceFeature = Schemas['SurfaceFeature'];
 export type Booklet = Schemas['Booklet'];

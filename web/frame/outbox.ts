@@ -57,7 +57,8 @@ export async function send(): Promise<void> {
                 keep(pending.map((p) => (p.event.id === event.id ? { ...p, acknowledged: true } : p)));
                 acknowledged.push(event.id);
             } catch (error) {
-                if (error instanceof Away) {
+                // Not reached, or fallen over while it wrote: nothing is known to be wrong with the press, so it is sent again.
+                if (error instanceof Away || (error instanceof Refused && error.status >= 500)) {
                     break;
                 }
                 const why = error instanceof Refused ? error.sentence() : 'It could not be recorded.';

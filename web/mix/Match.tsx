@@ -1,14 +1,27 @@
 import { Button, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { useState, type ReactElement } from 'react';
+import { useRef, useState, type ReactElement } from 'react';
 import { api, Refused } from '../api/client';
 import type { MixPage, MixRatio } from '../api/types';
 
 /** Which whole parts of two to four jars come nearest to a colour that is wanted. */
 export function Match({ page, take }: { page: MixPage; take: (jars: string[], parts: number[]) => void }): ReactElement {
     const [wanted, want] = useState('#7C96A3');
+    const file = useRef<HTMLInputElement>(null);
+    const [palette, load] = useState<{ name: string; hex: string }[]>([]);
+    const [unread, say] = useState<string | null>(null);
+    const read = (file: File): void => {
+        void file
+            .text()
+            .then((text) => api.post<{ colours: { name: string; hex: string }[] }>('palette', { text }))
+            .then(({ colours }) => {
+                load(colours);
+                say(null);
+            })
+            .catch((wrong: unknown) => say(wrong instanceof Refused ? wrong.sentence() : 'The palette could not be read.'));
+    };
     const [jars, choose] = useState<string[]>([]);
-    const paints = page.paints.filter((p) => p.swatch !== null);
+    const paints = page.paints.filter((p) => p.solid);
     const asked = jars.length >= 2;
     const { data, error } = useQuery({ queryKey: ['match', wanted, jars], queryFn: () => api.post<{ ratios: MixRatio[] }>('match', { wanted, jars }), enabled: asked, refetchInterval: false, retry: false });
     const press = (id: string): void => choose(jars.includes(id) ? jars.filter((j) => j !== id) : [...jars, id].slice(-4));
@@ -22,6 +35,37 @@ export function Match({ page, take }: { page: MixPage; take: (jars: string[], pa
                 <span className="match-patch" style={{ background: /^#[0-9a-f]{6}$/i.test(wanted) ? wanted : 'transparent' }} aria-hidden="true" />
                 <TextInput label="Wanted, as #RRGGBB" value={wanted} onChange={(e) => want(e.currentTarget.value)} maxLength={7} error={asked && error instanceof Refused ? error.sentence() : undefined} />
             </div>
+            <div className="match-jars" role="group" aria-label="Colours to want">
+                {[...page.colours.flatMap((c) => (c.swatch === null ? [] : [{ name: c.name, hex: c.swatch }])), ...palette].map((c) => (
+                    <button key={c.name + c.hex} type="button" className="jar" aria-pressed={wanted === c.hex} onClick={() => want(c.hex)}>
+                        <span className="swatch" style={{ background: c.hex }} aria-hidden="true" />
+                        {c.name}
+                    </button>
+                ))}
+            </div>
+            <input
+                ref={file}
+                type="file"
+                accept=".gpl,text/plain"
+                className="unseen"
+                tabIndex={-1}
+                aria-label="A palette, .gpl"
+                onChange={(e) => {
+                    const chosen = e.currentTarget.files?.[0];
+                    if (chosen !== undefined) {
+                        read(chosen);
+                    }
+                    e.currentTarget.value = '';
+                }}
+            />
+            <Button data-small onClick={() => file.current?.click()}>
+                Colours of a palette
+            </Button>
+            {unread !== null && (
+                <p className="bad" role="alert">
+                    {unread}
+                </p>
+            )}
             <div className="match-jars" role="group" aria-label="Two to four jars">
                 {paints.map((p) => (
                     <button key={p.id} type="button" className="jar" aria-pressed={jars.includes(p.id)} onClick={() => press(p.id)} title={p.name}>

@@ -12,6 +12,8 @@ import { Look } from './Look';
 import { Match } from './Match';
 import { lineOf, orderFor, thinnerOf } from './order';
 import { Parts } from './Parts';
+import { Signs } from './Signs';
+import { Used } from './Used';
 
 /** How much, in what ratio, and what it will look like: all of it moves as one types. */
 export default function MixPage({ buildId }: { buildId: string }): ReactElement {
@@ -35,6 +37,7 @@ function MixStation({ page }: { page: Page }): ReactElement {
         return problem === undefined ? undefined : `${problem.wrong.charAt(0).toUpperCase()}${problem.wrong.slice(1)}: ${problem.right}.`;
     };
     const here = page.colours.find((c) => c.id === colour);
+    const paints = order.parts.filter((p) => p.stuff === 'paint');
     const swatches = order.parts.map((p) => page.paints.find((paint) => paint.id === p.product)?.swatch ?? null);
     const hardened = (minutes: number): void => {
         const product = order.parts.find((p) => p.product !== null)?.product;
@@ -63,6 +66,12 @@ function MixStation({ page }: { page: Page }): ReactElement {
                 <h1>Mix</h1>
                 <p>{here === undefined ? 'for nothing of this build' : `${here.name} for ${here.areas.slice(0, 3).join(', ')}${here.areas.length > 3 ? ` and ${here.areas.length - 3} more` : ''}`}</p>
                 <div className="page-tools">
+                    <a className="plain-press" href={`/api/builds/${page.build.id}/palette.gpl`} download>
+                        Palette
+                    </a>
+                    <a className="plain-press" href={`/api/builds/${page.build.id}/swatches.csv`} download>
+                        Swatches
+                    </a>
                     <NativeSelect
                         aria-label="Colour of the build"
                         value={colour ?? ''}
@@ -89,16 +98,19 @@ function MixStation({ page }: { page: Page }): ReactElement {
                             . {mixed.pouringWords}
                         </p>
                     )}
+                    {mixed?.pass != null && <p data-testid="pass">{mixed.pass.says}</p>}
                     <TextInput label="The cup holds, ml" inputMode="decimal" value={order.cup ?? ''} error={wrong('cup')} onChange={(e) => set({ ...order, cup: e.currentTarget.value })} />
                 </section>
                 <Match page={page} take={take} />
             </div>
             <div className="mix-middle">
                 <Parts page={page} order={order} set={set} mixed={mixed} wrong={wrong} />
-                {mixed !== undefined && <Look look={mixed.colour} />}
+                {mixed !== undefined && <Look look={mixed.colour} product={paints.length === 1 ? (paints[0]?.product ?? null) : null} take={(product, parts) => take([order.parts.find((p) => p.product !== null)?.product ?? '', product], [parts, 1])} />}
+                {mixed !== undefined && <Signs order={order} set={set} mixed={mixed} wrong={wrong} />}
             </div>
             <aside className="mix-side">
                 <HowMuch order={order} set={set} mixed={mixed} wrong={wrong} />
+                <Used buildId={page.build.id} order={order} mixed={mixed} />
                 <section className="card pot" aria-labelledby="pot-title" data-edge={mixed?.pot == null ? undefined : 'closing'}>
                     <h2 id="pot-title" className="card-title">
                         If you add hardener
@@ -153,6 +165,14 @@ function HowMuch({ order, set, mixed, wrong }: { order: MixOrder; set: (next: Mi
                     { value: 'brush', label: 'brush' },
                 ]}
             />
+            {order.tool?.startsWith('airbrush') === true && (
+                <NativeSelect
+                    label="Gun"
+                    value={order.gun ?? ''}
+                    onChange={(e) => set({ ...order, gun: e.currentTarget.value })}
+                    data={['0.2', '0.35', '0.5'].map((mm) => ({ value: mm, label: `${mm} mm` }))}
+                />
+            )}
             {mixed?.need != null && (
                 <dl className="much-sum" data-testid="need">
                     {mixed.need.lines.map((line) => (

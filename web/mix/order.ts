@@ -19,5 +19,5 @@ export function orderFor(page: MixPage, colourId: string | null): MixOrder {
     const paint = page.paints.find((p) => p.id === colour?.product) ?? page.paints[0];
     const parts = paint === undefined ? [] : [lineOf(paint, '1'), ...(paint.ratio > 0 && paint.family !== 'aerosol' ? [thinnerOf(paint)] : [])];
 
-    return { parts, known: 'area', part: 0, ml: '', cm2: String(colour?.cm2 ?? 100), coats: String(colour?.coats ?? 2.5), tool: paint?.family === 'aerosol' ? 'aerosol' : 'airbrush', cup: '7', hardened: '' };
+    return { parts, known: 'area', part: 0, ml: '', cm2: String(colour?.cm2 ?? 100), coats: String(colour?.coats ?? 2.5), tool: paint?.family === 'aerosol' ? 'aerosol' : 'airbrush', cup: '7', hardened: '', gun: '0.35', regulator: { rest: '', flowing: '', working: '' } };
 }

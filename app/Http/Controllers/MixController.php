@@ -8,6 +8,7 @@ use AmberStep\Core\Colour\Coverage;
 use AmberStep\Core\Colour\KubelkaMunk;
 use AmberStep\Core\Colour\Ratio;
 use AmberStep\Core\Colour\Srgb;
+use AmberStep\Core\Colour\Tones;
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
@@ -26,16 +27,18 @@ use App\Http\Presenters\KitPresenter;
 use App\Http\Presenters\MixPresenter;
 use App\Repositories\BuildRepository;
 use App\Repositories\ShelfRepository;
+use App\Repositories\Uses;
 use App\Room\RoomSource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** The mixing bench: what a colour of the build needs, what a recipe comes to, which ratio matches. */
 final readonly class MixController
 {
     use LoadsBuilds;
 
-    public function __construct(private BuildRepository $builds, private Planner $planner, private ShelfRepository $shelf, private RoomSource $rooms, private BenchClock $clock, private Answer $answer)
+    public function __construct(private BuildRepository $builds, private Planner $planner, private ShelfRepository $shelf, private RoomSource $rooms, private BenchClock $clock, private Uses $uses, private Answer $answer)
     {
     }
 
@@ -48,7 +51,7 @@ final readonly class MixController
         return $this->answer->json([
             'build' => KitPresenter::name($loaded),
             'colours' => array_values(array_filter(array_map(static fn (Colour $c): ?array => self::colour($c, $plan, $shelf), $loaded->kit->colours), is_array(...))),
-            'paints' => array_values(array_map(static fn (Product $p): array => ['id' => $p->id, 'name' => $p->name, 'swatch' => $p->swatch, 'family' => $p->family->value, 'levelMl' => $p->levelMl, 'sizeMl' => $p->sizeMl, 'thinner' => $p->family->figures()->thinner, 'ratio' => $p->family->figures()->thinnerPerPaint->middle()], array_filter($shelf->products, static fn (Product $p): bool => in_array($p->role, [Role::Colour, Role::Metallic, Role::TintedClear, Role::Primer, Role::Varnish], true)))),
+            'paints' => array_values(array_map(static fn (Product $p): array => ['id' => $p->id, 'name' => $p->name, 'swatch' => $p->swatch, 'solid' => $p->role === Role::Colour && $p->swatch !== null, 'family' => $p->family->value, 'levelMl' => $p->levelMl, 'sizeMl' => $p->sizeMl, 'thinner' => $p->family->figures()->thinner, 'ratio' => $p->family->figures()->thinnerPerPaint->middle()], array_filter($shelf->products, static fn (Product $p): bool => in_array($p->role, [Role::Colour, Role::Metallic, Role::TintedClear, Role::Primer, Role::Varnish], true)))),
             'temperatureC' => round($this->rooms->room($this->clock->epoch())->at($this->clock->epoch())->temperatureC, 1),
         ]);
     }
@@ -59,7 +62,7 @@ final readonly class MixController
         $loaded = $this->load($build);
         $order = Order::read($request->json()->all());
         $now = $this->clock->epoch();
-        $presenter = new MixPresenter($this->shelf->shelf(), $this->planner->house($loaded), $this->rooms->room($now)->at($now)->temperatureC, $now, $loaded->kit->zone);
+        $presenter = new MixPresenter($this->shelf->shelf(), $this->planner->house($loaded), $this->rooms->room($now)->at($now)->temperatureC, $now, $loaded->kit->zone, $this->uses);
 
         return $this->answer->json($presenter->of($order, $loaded->kit->parts[0]->mouldedColour ?? null));
     }
@@ -98,6 +101,22 @@ final readonly class MixController
         $found = Ratio::matching(Srgb::fromHex($wanted)->lab(), array_map(static fn (Product $p): array => [$p->spectrum(), 1.0, Coverage::scattering($p)], $jars), 5, count($jars) < 4 ? Ratio::MOST_PARTS : 6);
 
         return $this->answer->json(['ratios' => array_map(static fn (Ratio $r): array => ['parts' => $r->parts, 'differs' => round($r->differs, 2), 'hex' => $r->spectrum->map(static fn (float $v): float => KubelkaMunk::thick(KubelkaMunk::ks($v)))->srgb()->hex()], $found)]);
+    }
+
+    /** A little lighter and a little darker, for panels, faded patches, pre-shade. */
+    public function tones(string $product): JsonResponse
+    {
+        $shelf = $this->shelf->shelf();
+        $base = $shelf->find($product) ?? throw new NotFoundHttpException;
+        $tones = [];
+        foreach ($base->swatch === null || $base->role !== Role::Colour ? [] : ['lighter' => true, 'darker' => false] as $word => $lighter) {
+            $tone = Tones::towards($base, $shelf, $lighter);
+            if ($tone !== null) {
+                $tones[] = ['word' => $word, 'says' => sprintf('%d parts to 1 of %s, ΔE %.1f: seen side by side, not across the room', $tone[1], $tone[0]->name, $tone[2]), 'product' => $tone[0]->id, 'parts' => $tone[1]];
+            }
+        }
+
+        return $this->answer->json(['tones' => $tones]);
     }
 
     /** @return array<string, mixed>|null null where no paint is there to be mixed */

@@ -20,10 +20,14 @@ use AmberStep\Core\Mixing\Known;
 use AmberStep\Core\Mixing\Need;
 use AmberStep\Core\Mixing\Order;
 use AmberStep\Core\Mixing\Part;
+use AmberStep\Core\Mixing\Pass;
 use AmberStep\Core\Mixing\PotLife;
 use AmberStep\Core\Mixing\Poured;
 use AmberStep\Core\Mixing\Stuff;
 use AmberStep\Core\Plan\Hiding;
+use AmberStep\Core\Spray\Consistency;
+use AmberStep\Core\Spray\Regulator;
+use App\Repositories\Uses;
 
 /** What a recipe comes to: ml, drops and grams, the cup in pouring order, the sum, what was poured, what it will look like. */
 final readonly class MixPresenter
@@ -36,16 +40,19 @@ final readonly class MixPresenter
     /** µm of wet film that runs on uprights (handbook 2). */
     private const RUNS = 120.0;
 
-    public function __construct(private Shelf $shelf, private HouseRules $house, private float $temperatureC, private int $nowEpoch, private \DateTimeZone $zone)
+    public function __construct(private Shelf $shelf, private HouseRules $house, private float $temperatureC, private int $nowEpoch, private \DateTimeZone $zone, private Uses $uses)
     {
     }
 
     /** @return array<string, mixed> */
     public function of(Order $order, ?string $plastic = null): array
     {
-        $figures = ($this->paints($order)[0][0] ?? null)?->family->figures() ?? Family::WaterAcrylic->figures();
+        $known = $this->paints($order);
+        $family = $known === [] ? Family::WaterAcrylic : $known[0][0]->family;
+        $figures = $family->figures();
+        $learned = $order->nozzleMm === null || ! $order->tool->isAirbrush() ? null : $this->uses->of($order->nozzleMm, $family);
         $paints = array_filter($order->recipe->parts, static fn (Part $p): bool => $p->stuff === Stuff::Paint);
-        $need = $order->cm2 === null ? null : Need::of($order->cm2, $order->coats, $figures->referenceFilmMicrons, $figures->solidsByVolume, $order->tool, $order->thinnerPerPaint(), count($paints) > 1);
+        $need = $order->cm2 === null ? null : Need::of($order->cm2, $order->coats, $figures->referenceFilmMicrons, $figures->solidsByVolume, $order->tool, $order->thinnerPerPaint(), count($paints) > 1, $learned);
         $batch = match ($order->known) {
             Known::Area => $order->recipe->total($need->totalMl ?? Need::LEAST_IN_THE_CUP),
             Known::Total => $order->recipe->total($order->ml),
@@ -61,12 +68,35 @@ final readonly class MixPresenter
             'pouring' => array_column($pouring, 0), 'pouringWords' => $this->house->says('pouring', 'thinner-first') ? 'Thinner first, so that no neat paint sits in the nozzle.' : 'Paint first: the thinner washes it off the wall of the cup.',
             'totalMl' => round($batch->totalMl(), 4), 'cups' => $batch->cups($order->cupMl), 'cupMl' => $order->cupMl,
             'dropError' => $whole === null ? null : round($whole->error, 4),
-            'need' => $need === null ? null : ['lines' => array_map(static fn (array $l): array => ['what' => $l[0], 'ml' => round($l[1], 4), 'origin' => $l[2]], $need->lines()), 'totalMl' => round($need->totalMl, 4)],
+            'need' => $need === null ? null : ['lines' => array_map(static fn (array $l): array => ['what' => $l[0], 'ml' => round($l[1], 4), 'origin' => $l[2]], $need->lines()), 'totalMl' => round($need->totalMl, 4), 'plainMl' => round($need->plainMl(), 4), 'jobs' => $need->learned->jobs],
+            'pass' => $need === null ? null : self::pass($order, $figures->referenceFilmMicrons, $figures->solidsByVolume),
             'wet' => $this->wet($order, $figures->referenceFilmMicrons, $figures->solidsByVolume),
             'poured' => $order->poured === null || array_sum($order->poured) <= 0 ? null : self::poured($order, $order->poured),
             'pot' => $order->hardened === null ? null : $this->pot($order->hardened),
             'colour' => $this->colour($order, $plastic),
+            'signs' => self::signs($batch),
+            'regulator' => $order->regulator === null ? null : self::regulator($order->regulator, $order->workingBar),
+            'pressure' => $order->tool->isAirbrush() ? sprintf('%g to %g bar working, typically', $figures->pressureBar->low, $figures->pressureBar->high) : null,
         ];
+    }
+
+    /** @return list<array<string, mixed>> what the wall of the cup or a spoon may show, and what puts this mix right */
+    private static function signs(Batch $batch): array
+    {
+        $paint = 0.0;
+        foreach ($batch->recipe->parts as $i => $part) {
+            $paint += $part->stuff === Stuff::Paint ? $batch->ml[$i] : 0;
+        }
+
+        return array_map(static fn (Consistency $c): array => ['sign' => $c->value, 'word' => $c->word(), 'good' => $c->isGood(), 'says' => $c->says($paint)], Consistency::cases());
+    }
+
+    /** @return array<string, mixed> */
+    private static function regulator(Regulator $regulator, ?float $working): array
+    {
+        $rest = $working === null ? null : $regulator->atRest($working);
+
+        return ['dropBar' => round($regulator->dropBar, 2), 'atRestBar' => $rest === null ? null : round($rest, 2), 'says' => sprintf('It drops %.2f bar with the trigger down.', $regulator->dropBar).($rest === null ? '' : sprintf(' For %.2f bar set %.2f at rest, %.1f psi.', $working, $rest, $rest * Regulator::PSI_PER_BAR))];
     }
 
     private static function wholeDrops(Batch $batch): ?Drops
@@ -77,10 +107,25 @@ final readonly class MixPresenter
         return $wanted < 1 || $wanted > Drops::MOST ? null : Drops::of($drops, $wanted);
     }
 
+    /**
+     * Whether one coat over all of it comes out of one cup: a pass on a large surface is never interrupted.
+     *
+     * @return array<string, mixed>
+     */
+    private static function pass(Order $order, float $microns, float $solids): array
+    {
+        $ml = Pass::ml($order->cm2 ?? 0, $microns, $solids, 1 / (1 + $order->thinnerPerPaint()), $order->tool->transfer());
+        $cups = (int) ceil($ml / $order->cupMl - 1e-9);
+
+        return ['ml' => round($ml, 3), 'fits' => $cups <= 1, 'says' => $cups <= 1
+            ? sprintf('One coat takes %.2f ml: it comes out of one cup, without a stop.', $ml)
+            : sprintf('One coat takes %.2f ml, %d cups of %g ml: fill before it is empty, and break only at an edge or a panel line, or a dull line stays where wet met dry.', $ml, $cups, $order->cupMl)];
+    }
+
     /** @return array<string, mixed> */
     private function wet(Order $order, float $microns, float $solids): array
     {
-        $wet = \AmberStep\Core\Mixing\Pass::wetMicrons($microns, $solids, 1 / (1 + $order->thinnerPerPaint()));
+        $wet = Pass::wetMicrons($microns, $solids, 1 / (1 + $order->thinnerPerPaint()));
 
         return ['microns' => round($wet), 'runs' => $wet > self::RUNS];
     }

@@ -30,6 +30,9 @@ final readonly class Event
      * @param  bool  $blownOff  washed and blown off: dry after 4 h instead of 24
      * @param  bool  $hardened  enamel that had its hardener in it
      * @param  float|null  $minutes  hands-on minutes it took, where somebody looked at the clock
+     * @param  float|null  $predictedMl  of mix, as worked out before
+     * @param  float|null  $usedMl  of mix, as it turned out
+     * @param  float|null  $nozzleMm  of the gun it went through
      * @param  string|null  $place  slot or hand a part was fitted in
      */
     public function __construct(
@@ -62,6 +65,9 @@ final readonly class Event
         public ?string $stepKey = null,
         public ?string $note = null,
         public ?float $minutes = null,
+        public ?float $predictedMl = null,
+        public ?float $usedMl = null,
+        public ?float $nozzleMm = null,
     ) {
     }
 
@@ -98,6 +104,9 @@ final readonly class Event
             $in->optionalText('stepKey', 200),
             $in->optionalText('note', 2000),
             $in->optionalNumber('minutes', 0.5, 600),
+            $in->optionalNumber('predictedMl', 0.01, 1000),
+            $in->optionalNumber('usedMl', 0.01, 1000),
+            $in->optionalNumber('nozzleMm', 0.1, 2),
         );
         $in->refuseTheRest();
         self::demand($event, $in);
@@ -126,6 +135,7 @@ final readonly class Event
             'wait' => $this->wait?->value, 'found' => $this->found, 'temperatureC' => $this->temperatureC, 'humidity' => $this->humidity,
             'cabinetC' => $this->cabinetC, 'potLifeMinutes' => $this->potLifeMinutes, 'blownOff' => $this->blownOff, 'hardened' => $this->hardened, 'place' => $this->place,
             'takesBack' => $this->takesBack, 'stepKey' => $this->stepKey, 'note' => $this->note, 'minutes' => $this->minutes,
+            'predictedMl' => $this->predictedMl, 'usedMl' => $this->usedMl, 'nozzleMm' => $this->nozzleMm,
         ];
     }
 

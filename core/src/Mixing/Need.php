@@ -26,6 +26,7 @@ final readonly class Need
         public float $keptMl,
         public float $reserveMl,
         public float $totalMl,
+        public UseFactor $learned,
     ) {
     }
 
@@ -39,16 +40,24 @@ final readonly class Need
      * @param  float  $solids  by volume, above 0 to 1
      * @param  float  $thinnerPerPaint  0 or more
      * @param  bool  $mixed  of more than one paint
+     * @param  UseFactor|null  $learned  of this gun and family, in place of what is typical
      */
-    public static function of(float $cm2, float $coats, float $microns, float $solids, Tool $tool, float $thinnerPerPaint, bool $mixed): self
+    public static function of(float $cm2, float $coats, float $microns, float $solids, Tool $tool, float $thinnerPerPaint, bool $mixed, ?UseFactor $learned = null): self
     {
+        $learned ??= UseFactor::of([]);
         $dry = $cm2 * $coats * $microns * 1e-4;
-        $neat = $dry / ($solids * $tool->transfer());
+        $neat = $dry / ($solids * $tool->transfer()) * $learned->factor;
         $mix = $tool->isAirbrush() ? $neat * (1 + $thinnerPerPaint) : $neat;
         $reserve = $mixed ? self::RESERVE * ($mix + $tool->keeps()) : 0.0;
         $total = $mix + $tool->keeps() + $reserve;
 
-        return new self($cm2, $coats, $microns, $solids, $tool, $thinnerPerPaint, $dry, $neat, $mix, $tool->keeps(), $reserve, $tool->isAirbrush() ? max(self::LEAST_IN_THE_CUP, $total) : $total);
+        return new self($cm2, $coats, $microns, $solids, $tool, $thinnerPerPaint, $dry, $neat, $mix, $tool->keeps(), $reserve, $tool->isAirbrush() ? max(self::LEAST_IN_THE_CUP, $total) : $total, $learned);
+    }
+
+    /** ml of mix as the table alone would have it: what was used is held against this, or one lesson would be learned twice. */
+    public function plainMl(): float
+    {
+        return self::of($this->cm2, $this->coats, $this->microns, $this->solids, $this->tool, $this->thinnerPerPaint, $this->reserveMl > 0)->totalMl;
     }
 
     /** @return list<array{string, float, string}> what, ml, and where its figure comes from */
@@ -56,7 +65,8 @@ final readonly class Need
     {
         return [
             [sprintf('%g cm² × %g coats × %g µm dry', round($this->cm2, 1), round($this->coats, 2), round($this->microns, 1)), $this->dryMl, 'area as said; film typical of the family'],
-            [sprintf('%d %% solids, %d %% reaches the model', round(100 * $this->solids), round(100 * $this->tool->transfer())), $this->neatMl, "typical of the family; {$this->tool->word()}"],
+            [sprintf('%d %% solids, %d %% reaches the model', round(100 * $this->solids), round(100 * $this->tool->transfer())), $this->neatMl / $this->learned->factor, "typical of the family; {$this->tool->word()}"],
+            ...($this->learned->jobs > 0 ? [[sprintf('× %.2f, as this gun really takes it', $this->learned->factor), $this->neatMl, $this->learned->jobs === 1 ? 'learned from one job' : "learned from {$this->learned->jobs} jobs"]] : []),
             ...($this->tool->isAirbrush() && $this->thinnerPerPaint > 0 ? [[sprintf('thinned, %g thinner to 1 paint', round($this->thinnerPerPaint, 2)), $this->mixMl, 'the recipe']] : []),
             ...($this->keptMl > 0 ? [[$this->tool === Tool::Brush ? 'the palette keeps' : 'cup and needle keep', $this->keptMl, 'typical']] : []),
             ...($this->reserveMl > 0 ? [['spare for touch-ups, mixed colour', $this->reserveMl, 'a fifth']] : []),

@@ -9,6 +9,7 @@ use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Lines\NotRead;
 use AmberStep\Core\Lines\TypedNumber;
+use AmberStep\Core\Spray\Regulator;
 
 /** What somebody typed at the mixing bench: a recipe, what of it is known, what was poured. Numbers are read as people type them. */
 final readonly class Order
@@ -20,9 +21,11 @@ final readonly class Order
      * @param  float  $ml  known of it, where it is not worked out from the area
      * @param  float|null  $cm2  to cover
      * @param  list<float>|null  $poured  ml of each that went in
+     * @param  float|null  $nozzleMm  of the gun; null: no gun
+     * @param  float|null  $workingBar  wanted with the trigger down
      * @param  float|null  $hardened  pot life, minutes at 20 °C, where hardener is in
      */
-    private function __construct(public Recipe $recipe, public array $products, public Known $known, public int $part, public float $ml, public ?float $cm2, public float $coats, public Tool $tool, public ?array $poured, public float $cupMl, public ?float $hardened)
+    private function __construct(public Recipe $recipe, public array $products, public Known $known, public int $part, public float $ml, public ?float $cm2, public float $coats, public Tool $tool, public ?array $poured, public float $cupMl, public ?float $hardened, public ?float $nozzleMm, public ?Regulator $regulator, public ?float $workingBar)
     {
     }
 
@@ -52,12 +55,14 @@ final readonly class Order
         $poured = $in->has('poured') ? $in->each('poured', static fn (Reader $p): float => self::optional($p, 'ml', -1, 1000, 'give ml such as 1.6, or leave it empty') ?? 0.0, 8) : null;
         $cup = self::optional($in, 'cup', 0, 1000, 'give the ml the cup holds, such as 7');
         $hardened = self::optional($in, 'hardened', 0, 10000, 'give the pot life of the label in minutes, such as 240');
+        $gun = self::optional($in, 'gun', 0, 2, 'give the nozzle in mm, such as 0.35');
+        [$regulator, $working] = self::regulator($in->object('regulator'), $problems);
         $in->refuseTheRest();
         $kept = array_values(array_filter($parts));
         self::whole($kept, $parts, $known, $part, $ml, $cm2, $coats, $poured, $problems);
         $problems->throwIfAny();
 
-        return new self(new Recipe($kept === [] ? throw new \LogicException('an empty recipe is a problem') : $kept), $products, $known, $part, $ml ?? 0, $cm2, $coats ?? 1, $tool, $poured, $cup ?? 7.0, $hardened);
+        return new self(new Recipe($kept === [] ? throw new \LogicException('an empty recipe is a problem') : $kept), $products, $known, $part, $ml ?? 0, $cm2, $coats ?? 1, $tool, $poured, $cup ?? 7.0, $hardened, $gun, $regulator, $working);
     }
 
     /** ml of thinner to one of paint; 0 where there is none. */
@@ -98,6 +103,23 @@ final readonly class Order
         if ($known !== Known::Area && $ml === null) {
             $problems->add('ml', 'is missing', 'give ml such as 6.35');
         }
+    }
+
+    /** @return array{Regulator|null, float|null} a regulator read at rest and flowing, and the pressure that is wanted */
+    private static function regulator(Reader $in, Problems $problems): array
+    {
+        [$rest, $flowing, $working] = array_map(static fn (string $field): ?float => self::optional($in, $field, 0, 10, 'give bar such as 1.5'), ['rest', 'flowing', 'working']);
+        $in->refuseTheRest();
+        if ($rest === null || $flowing === null) {
+            return [null, $working];
+        }
+        if ($rest < $flowing) {
+            $problems->add($in->path('rest'), 'is less than with the trigger down', 'at rest a regulator reads more: look again');
+
+            return [null, $working];
+        }
+
+        return [new Regulator($rest, $flowing), $working];
     }
 
     private static function number(Reader $in, string $field, float $above, float $most, string $right): ?float

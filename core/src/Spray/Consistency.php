@@ -19,6 +19,20 @@ enum Consistency: string
     /** A tenth of the paint goes in at a time: more cannot be taken back. */
     private const SHARE = 0.1;
 
+    public function word(): string
+    {
+        return match ($this) {
+            self::OpaqueSheet => 'wall: an opaque sheet',
+            self::ThinFilm => 'wall: a film just see-through',
+            self::RunsAndSeparates => 'wall: runs and separates',
+            self::Beads => 'model: it beads',
+            self::Grainy => 'spoon: dry and grainy',
+            self::Even => 'spoon: even',
+            self::Spider => 'spoon: a spider',
+            self::Runs => 'spoon: it runs',
+        };
+    }
+
     public function isGood(): bool
     {
         return $this === self::ThinFilm || $this === self::Even;
