@@ -85,6 +85,19 @@ final class BookletTest extends BrowserTestCase
         self::assertSame([], array_filter($this->server->request('GET', "/api/builds/{$this->build}/plan")[1]['findings'], static fn (array $f): bool => $f['severity'] === 'stop'));
     }
 
+    public function test_what_a_test_fit_shows_is_a_press_beside_the_call_out(): void
+    {
+        $this->build = array_column($this->server->request('GET', '/api/frame')[1]['builds'], 'id', 'name')['Dunmore Type 6'];
+        $this->go('booklet');
+        $callout = fn (): array => $this->server->request('GET', "/api/builds/{$this->build}/booklet")[1]['callouts'][0];
+        $was = $callout()['onceTogether'];
+        $this->browser->press('Mark a test fit');
+        $this->browser->click('.callout-fit button');
+        $this->browser->until(fn (): bool => $callout()['onceTogether'] !== $was, 'it is marked');
+        $this->browser->until(fn (): bool => $this->browser->script('return document.querySelector(".callout-fit button").getAttribute("aria-pressed")') === json_encode(! $was), 'and shown');
+        self::assertSame(! $was, $callout()['onceTogether']);
+    }
+
     /** A new build, and its booklet with the hands on the keys. */
     private function begin(string $name): void
     {

@@ -19,6 +19,8 @@ final class MixTest extends AppTestCase
 
         self::assertSame([177, 1.5, true], [$grey['cm2'], $grey['coats'], $grey['left']], 'a mist and a light');
         self::assertContains('upper hull in grey', $grey['areas']);
+        $stuff = array_column($page['paints'], 'thinnerStuff', 'family');
+        self::assertSame(['water', 'lacquer-thinner', 'white-spirit'], [$stuff['water-acrylic'], $stuff['lacquer'], $stuff['enamel']]);
         self::assertContains('Linnet Sea Grey', array_column($page['paints'], 'name'));
     }
 

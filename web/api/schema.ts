@@ -3296,6 +3296,7 @@ export interface components {
         };
         MixRatio: {
             parts: number[];
+            says: string;
             differs: number;
             hex: string;
         };
@@ -3317,6 +3318,7 @@ export interface components {
             family: string;
             levelMl: number | null;
             sizeMl: number | null;
+            thinnerStuff: string;
             thinner: string;
             ratio: number;
         };

@@ -83,7 +83,7 @@ export function Match({ page, take }: { page: MixPage; take: (jars: string[], pa
                             <span>
                                 <strong>{r.parts.join(' : ')}</strong>
                                 <small>
-                                    ΔE {r.differs.toFixed(1)}, {r.differs < 1.5 ? 'nobody sees it' : r.differs < 3 ? 'a subtle difference' : r.differs < 6 ? 'a clear difference' : 'not reached with these'}
+                                    ΔE {r.differs.toFixed(1)}, {r.says}
                                 </small>
                             </span>
                             <Button data-small onClick={() => take(jars, r.parts)}>

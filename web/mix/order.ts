@@ -2,11 +2,9 @@ import type { MixOrder, MixPage, MixPaint } from '../api/types';
 
 export type Line = MixOrder['parts'][number];
 
-/** What a family is thinned with, as far as drops and grams care. */
+/** The line for a paint's own thinner, in the middle of its range. */
 export function thinnerOf(paint: MixPaint): Line {
-    const stuff = /lacquer/.test(paint.thinner) ? 'lacquer-thinner' : /spirit/.test(paint.thinner) ? 'white-spirit' : /alcohol/.test(paint.thinner) ? 'isopropyl' : 'water';
-
-    return { product: null, name: paint.thinner.split(',')[0] ?? 'thinner', stuff, amount: String(Math.round(paint.ratio * 100) / 100), base: 'parts', drops: '' };
+    return { product: null, name: paint.thinner.split(',')[0] ?? 'thinner', stuff: paint.thinnerStuff, amount: String(Math.round(paint.ratio * 100) / 100), base: 'parts', drops: '' };
 }
 
 export function lineOf(paint: MixPaint, amount: string): Line {

@@ -18,6 +18,7 @@ use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Mixing\Order;
+use AmberStep\Core\Mixing\Stuff;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
 use App\Build\Planner;
@@ -51,7 +52,7 @@ final readonly class MixController
         return $this->answer->json([
             'build' => KitPresenter::name($loaded),
             'colours' => array_values(array_filter(array_map(static fn (Colour $c): ?array => self::colour($c, $plan, $shelf), $loaded->kit->colours), is_array(...))),
-            'paints' => array_values(array_map(static fn (Product $p): array => ['id' => $p->id, 'name' => $p->name, 'swatch' => $p->swatch, 'solid' => $p->role === Role::Colour && $p->swatch !== null, 'family' => $p->family->value, 'levelMl' => $p->levelMl, 'sizeMl' => $p->sizeMl, 'thinner' => $p->family->figures()->thinner, 'ratio' => $p->family->figures()->thinnerPerPaint->middle()], array_filter($shelf->products, static fn (Product $p): bool => in_array($p->role, [Role::Colour, Role::Metallic, Role::TintedClear, Role::Primer, Role::Varnish], true)))),
+            'paints' => array_values(array_map(static fn (Product $p): array => ['id' => $p->id, 'name' => $p->name, 'swatch' => $p->swatch, 'solid' => $p->role === Role::Colour && $p->swatch !== null, 'family' => $p->family->value, 'levelMl' => $p->levelMl, 'sizeMl' => $p->sizeMl, 'thinner' => $p->family->figures()->thinner, 'thinnerStuff' => Stuff::thinning($p->family)->value, 'ratio' => $p->family->figures()->thinnerPerPaint->middle()], array_filter($shelf->products, static fn (Product $p): bool => in_array($p->role, [Role::Colour, Role::Metallic, Role::TintedClear, Role::Primer, Role::Varnish], true)))),
             'temperatureC' => round($this->rooms->room($this->clock->epoch())->at($this->clock->epoch())->temperatureC, 1),
         ]);
     }
@@ -100,7 +101,7 @@ final readonly class MixController
         }
         $found = Ratio::matching(Srgb::fromHex($wanted)->lab(), array_map(static fn (Product $p): array => [$p->spectrum(), 1.0, Coverage::scattering($p)], $jars), 5, count($jars) < 4 ? Ratio::MOST_PARTS : 6);
 
-        return $this->answer->json(['ratios' => array_map(static fn (Ratio $r): array => ['parts' => $r->parts, 'differs' => round($r->differs, 2), 'hex' => $r->spectrum->map(static fn (float $v): float => KubelkaMunk::thick(KubelkaMunk::ks($v)))->srgb()->hex()], $found)]);
+        return $this->answer->json(['ratios' => array_map(static fn (Ratio $r): array => ['parts' => $r->parts, 'differs' => round($r->differs, 2), 'says' => $r->says(), 'hex' => $r->spectrum->map(static fn (float $v): float => KubelkaMunk::thick(KubelkaMunk::ks($v)))->srgb()->hex()], $found)]);
     }
 
     /** A little lighter and a little darker, for panels, faded patches, pre-shade. */

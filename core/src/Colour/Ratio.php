@@ -9,12 +9,26 @@ final readonly class Ratio
 {
     public const MOST_PARTS = 10;
 
+    /** CIEDE2000 from which it is another colour. */
+    private const NOT_REACHED = 6.0;
+
     /**
      * @param  non-empty-list<int>  $parts
      * @param  float  $differs  CIEDE2000 to the wanted colour
      */
     private function __construct(public array $parts, public float $differs, public Spectrum $spectrum)
     {
+    }
+
+    /** How the difference is seen: subtle from 1.5, clear from 3 (handbook 4, Uses). */
+    public function says(): string
+    {
+        return match (true) {
+            $this->differs < Tones::SUBTLE[0] => 'nobody sees it',
+            $this->differs < Tones::SUBTLE[1] => 'a subtle difference',
+            $this->differs < self::NOT_REACHED => 'a clear difference',
+            default => 'not reached with these',
+        };
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Mixing;
 
+use AmberStep\Core\Material\Family;
+
 /** What goes into a cup, as far as its weight and its order count (handbook 4, Units). */
 enum Stuff: string
 {
@@ -31,6 +33,17 @@ enum Stuff: string
     public function isThinner(): bool
     {
         return in_array($this, [self::LacquerThinner, self::Isopropyl, self::WhiteSpirit, self::Water], true);
+    }
+
+    /** What a family is thinned with, as far as drops and grams care (handbook 2, Paint families). */
+    public static function thinning(Family $family): self
+    {
+        return match ($family) {
+            Family::Lacquer, Family::SolventPrimer, Family::Aerosol, Family::TwoPart => self::LacquerThinner,
+            Family::Enamel, Family::HardenedEnamel, Family::ArtistOil => self::WhiteSpirit,
+            Family::AlcoholAcrylic => self::Isopropyl,
+            default => self::Water,
+        };
     }
 
     /** Place in the cup: thinner before paint keeps the nozzle clear (house rule pouring); additives, then hardener last. */

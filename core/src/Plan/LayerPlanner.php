@@ -25,7 +25,7 @@ use AmberStep\Core\Material\Substrate;
 final class LayerPlanner
 {
     /** µm of clear that polishing wants to start from. */
-    private const POLISH_MICRONS = 40;
+    public const POLISH_MICRONS = 40;
 
     private readonly Hiding $hiding;
 

@@ -9,6 +9,7 @@ use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Inserted;
 use AmberStep\Core\Kit\Pin;
 use AmberStep\Core\Log\Layer;
+use AmberStep\Core\Plan\LayerPlanner;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
 use AmberStep\Core\Plan\Step;
@@ -26,7 +27,7 @@ final class BurnThrough implements Judges
     public const LEFT = 15.0;
 
     /** µm of clear that polishing starts from: with so much, edges are only kept off. */
-    public const ENOUGH = 40.0;
+    public const ENOUGH = LayerPlanner::POLISH_MICRONS;
 
     private const EDGE_SHARE = 0.5;
 

@@ -56,6 +56,8 @@ final class RatioTest extends TestCase
 
         self::assertSame([1, 0], $found[0]->parts);
         self::assertEqualsWithDelta(0, $found[0]->differs, 1e-6);
+        self::assertSame('nobody sees it', $found[0]->says());
+        self::assertSame('not reached with these', Ratio::matching(Srgb::fromHex('#BE1E23')->lab(), $paints)[0]->says());
         self::assertCount(5, array_unique(array_map(static fn (Ratio $r): string => implode(':', $r->parts), $found)));
     }
 
