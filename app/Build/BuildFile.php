@@ -13,10 +13,10 @@ use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Material\Product;
 
-/** A build in a file of its own (docs/format/build-4.schema.json). Canonical: the same build gives the same bytes. */
+/** A build in a file of its own (docs/format/build-5.schema.json). Canonical: the same build gives the same bytes. */
 final readonly class BuildFile
 {
-    public const FORMAT = 4;
+    public const FORMAT = 5;
 
     /**
      * @param  list<Product>  $products

@@ -18,6 +18,7 @@ final class Lift
                 1 => self::fromOne($file),
                 2 => self::fromTwo($file),
                 3 => self::fromThree($file),
+                4 => self::fromFour($file),
                 default => $file,
             };
         }
@@ -76,5 +77,25 @@ final class Lift
         }
 
         return isset($file['kit']) ? [...$file, 'kit' => [...$kit, 'flaws' => [], 'features' => [], 'photos' => []]] : $file;
+    }
+
+    /**
+     * Since 5: paints may be mixed, read back from a spoon, counted in drops and stirred; events say what was poured, pins whether a last coat is thinned more.
+     *
+     * @param  array<mixed>  $file
+     * @return array<mixed>
+     */
+    private static function fromFour(array $file): array
+    {
+        foreach (['products' => ['optics' => null, 'mix' => null, 'dropsPerMl' => null, 'stirred' => null], 'events' => ['poured' => []]] as $list => $new) {
+            if (is_array($file[$list] ?? null)) {
+                $file[$list] = array_map(static fn (mixed $thing): mixed => is_array($thing) ? [...$thing, ...$new] : $thing, $file[$list]);
+            }
+        }
+        if (is_array($file['kit'] ?? null) && is_array($file['kit']['pins'] ?? null)) {
+            $file['kit']['pins'] = array_map(static fn (mixed $pin): mixed => is_array($pin) ? [...$pin, 'extraThinner' => false] : $pin, $file['kit']['pins']);
+        }
+
+        return $file;
     }
 }

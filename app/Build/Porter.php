@@ -90,6 +90,13 @@ final readonly class Porter
             }
         }
 
+        // A mixed colour travels with what it is mixed from.
+        foreach ($this->shelf->shelf()->products as $product) {
+            foreach (isset($used[$product->id]) ? $product->mix->products ?? [] : [] as $part) {
+                $used[(string) $part] = true;
+            }
+        }
+
         return new BuildFile($build->id, $build->kit, array_values(array_filter($this->shelf->shelf()->products, static fn (Paint $p): bool => isset($used[$p->id]))), $build->events);
     }
 

@@ -108,9 +108,9 @@ final class LayersTest extends DrawingTestCase
         $this->browser->until(fn (): bool => $this->browser->count('.piece-head[data-folded="true"]') === 10, 'pieces do not fold');
     }
 
-    public function test_layers_and_bench_sheet_are_printed_on_paper(): void
+    public function test_layers_and_the_sheets_are_printed_on_paper(): void
     {
-        foreach (['layers' => 'Layers', 'sheet' => 'Bench sheet'] as $station => $title) {
+        foreach (['layers' => 'Layers', 'sheet' => 'Bench sheet', 'finish' => 'Finish sheet'] as $station => $title) {
             $this->go($station);
             foreach ([[8.27, 11.69], [8.5, 11]] as [$width, $height]) {
                 $pdf = base64_decode($this->browser->print($width, $height), true);

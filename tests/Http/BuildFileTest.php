@@ -47,7 +47,7 @@ final class BuildFileTest extends AppTestCase
         self::assertSame([false], array_values(array_unique(array_column($new['kit']['parts'], 'letsLight'))));
         self::assertSame([null], array_values(array_unique(array_column($new['kit']['edges'], 'subject'))));
         self::assertSame($old['kit']['areas'], $new['kit']['areas']);
-        self::assertSame($old['events'], array_map(static fn (array $e): array => array_diff_key($e, ['hardened' => 0, 'place' => 0, 'minutes' => 0, 'predictedMl' => 0, 'usedMl' => 0, 'nozzleMm' => 0]), $new['events']));
+        self::assertSame($old['events'], array_map(static fn (array $e): array => array_diff_key($e, ['hardened' => 0, 'place' => 0, 'minutes' => 0, 'predictedMl' => 0, 'usedMl' => 0, 'nozzleMm' => 0, 'poured' => 0]), $new['events']));
     }
 
     public function test_a_file_of_format_two_is_lifted_and_means_the_same(): void
@@ -58,7 +58,7 @@ final class BuildFileTest extends AppTestCase
 
         self::assertSame([2, BuildFile::FORMAT], [$old['format'], $new['format']]);
         self::assertSame([false], array_values(array_unique(array_column($new['events'], 'hardened'))));
-        self::assertSame($old['events'], array_map(static fn (array $e): array => array_diff_key($e, ['hardened' => 0, 'place' => 0, 'minutes' => 0, 'predictedMl' => 0, 'usedMl' => 0, 'nozzleMm' => 0]), $new['events']));
+        self::assertSame($old['events'], array_map(static fn (array $e): array => array_diff_key($e, ['hardened' => 0, 'place' => 0, 'minutes' => 0, 'predictedMl' => 0, 'usedMl' => 0, 'nozzleMm' => 0, 'poured' => 0]), $new['events']));
         self::assertSame($old['kit']['areas'], $new['kit']['areas']);
         self::assertSame([1], array_values(array_unique(array_column($new['kit']['parts'], 'count'))));
     }
@@ -73,12 +73,25 @@ final class BuildFileTest extends AppTestCase
         self::assertSame([[], []], [$new['kit']['flaws'], $new['kit']['features']]);
         self::assertSame($old['kit']['joints'], array_map(static fn (array $j): array => array_diff_key($j, ['access' => 0, 'crossed' => 0]), $new['kit']['joints']));
         self::assertSame(['open', false], [$new['kit']['joints'][0]['access'], $new['kit']['joints'][0]['crossed']]);
-        self::assertSame($old['events'], array_map(static fn (array $e): array => array_diff_key($e, ['minutes' => 0, 'predictedMl' => 0, 'usedMl' => 0, 'nozzleMm' => 0]), $new['events']));
+        self::assertSame($old['events'], array_map(static fn (array $e): array => array_diff_key($e, ['minutes' => 0, 'predictedMl' => 0, 'usedMl' => 0, 'nozzleMm' => 0, 'poured' => 0]), $new['events']));
+    }
+
+    public function test_a_file_of_format_four_is_lifted_and_means_the_same(): void
+    {
+        $old = json_decode((string) file_get_contents(__DIR__.'/../samples/build-format-4.json'), true);
+        $this->send('POST', '/api/builds?mode=replace', $old)->assertCreated();
+        $new = json_decode($this->exported($old['id']), true);
+
+        self::assertSame([4, BuildFile::FORMAT], [$old['format'], $new['format']]);
+        self::assertSame($old['kit']['pins'], array_map(static fn (array $p): array => array_diff_key($p, ['extraThinner' => 0]), $new['kit']['pins']));
+        self::assertNotSame([], $old['kit']['pins']);
+        self::assertSame($old['events'], array_map(static fn (array $e): array => array_diff_key($e, ['poured' => 0]), $new['events']));
+        self::assertSame([[null, null, null, null]], array_values(array_unique(array_map(static fn (array $p): array => [$p['optics'], $p['mix'], $p['dropsPerMl'], $p['stirred']], $new['products']), SORT_REGULAR)));
     }
 
     public function test_the_file_keeps_to_its_schema(): void
     {
-        $result = (new Validator)->validate(json_decode($this->exported()), (string) file_get_contents(__DIR__.'/../../docs/format/build-4.schema.json'));
+        $result = (new Validator)->validate(json_decode($this->exported()), (string) file_get_contents(__DIR__.'/../../docs/format/build-5.schema.json'));
 
         self::assertTrue($result->isValid(), (string) json_encode($result->error() === null ? '' : (new ErrorFormatter)->format($result->error())));
     }

@@ -39,6 +39,24 @@ final class SurfaceTest extends AppTestCase
         self::assertSame(['clear-glue'], array_values(array_unique(array_map(static fn (array $p): string => $p['advice']['filler'], $wiped))));
     }
 
+    /** @return array<string, mixed> */
+    private function finish(): array
+    {
+        return $this->send('GET', "/api/builds/{$this->id}/finish")->assertOk()->json();
+    }
+
+    public function test_the_finish_sheet_says_what_was_made_good_and_what_was_taken_as_it_is(): void
+    {
+        $finding = array_values(array_filter($this->planOf($this->id)['findings'], static fn (array $f): bool => $f['rule'] === 'real-detail'))[0];
+        $this->send('POST', "/api/builds/{$this->id}/changes", ['title' => 'Accept', 'edits' => [['op' => 'add', 'list' => 'accepted', 'value' => ['id' => self::ulid(7), 'finding' => $finding['key'], 'facts' => $finding['facts'], 'reason' => 'The lid is turned to the wall.']]]], ['If-Match' => '"1"'])->assertCreated();
+        $sheet = $this->finish();
+
+        self::assertSame([['what' => 'Lettering under the seat', 'reason' => 'The seat covers it.'], ['what' => 'Real detail on seam along the lid', 'reason' => 'The lid is turned to the wall.']], $sheet['accepted']);
+        self::assertSame([['gate stub at the rim'], true], [$sheet['good'], in_array('superglue with powder', $sheet['fillers'], true)]);
+        self::assertGreaterThan(0, $sheet['left']);
+        self::assertLessThan($sheet['last'], $sheet['first']);
+    }
+
     public function test_a_filler_that_sets_holds_its_place_and_says_what_comes_of_being_early(): void
     {
         $place = $this->place('port fender seam');
@@ -83,6 +101,7 @@ final class SurfaceTest extends AppTestCase
         self::assertSame(['Looked at, nail: accepted as it is', 'Fill, superglue with powder', 'Fill, solvent putty', 'Round, check coat: 2 found'], array_column(array_slice($log['events'], 0, 4), 'title'));
         $this->happened(['kind' => 'verdict', 'verdict' => 'sand', 'targets' => [$this->place('lettering under the seat')['id']], 'purpose' => 'nail'], 2);
         self::assertSame(['Seam along the lid'], array_column($this->send('GET', "/api/builds/{$this->id}/log")->json('accepted'), 'what'));
+        self::assertSame(['Seam along the lid'], array_column($this->finish()['accepted'], 'what'));
     }
 
     public function test_a_round_is_closed_with_what_it_found(): void

@@ -348,6 +348,53 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/builds/{build}/finish": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The finish sheet: what went on, what was put right, and what was taken as it is, with reasons. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The sheet. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Finish"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/builds/{build}/kit": {
         parameters: {
             query?: never;
@@ -2628,6 +2675,8 @@ export interface components {
             predictedMl?: number | null;
             usedMl?: number | null;
             nozzleMm?: number | null;
+            /** @description ml of each part of the product's recipe, as it went in. */
+            poured?: number[];
             minutes?: number | null;
             found?: number | null;
             temperatureC?: number | null;
@@ -2662,6 +2711,8 @@ export interface components {
             predictedMl?: number | null;
             usedMl?: number | null;
             nozzleMm?: number | null;
+            /** @description ml of each part of the product's recipe, as it went in. */
+            poured?: number[];
             minutes?: number | null;
             found?: number | null;
             temperatureC?: number | null;
@@ -2883,6 +2934,41 @@ export interface components {
             }[];
             total: number;
             next: number | null;
+        };
+        Finish: {
+            now: components["schemas"]["Instant"];
+            build: components["schemas"]["BuildName"];
+            subject: string;
+            first: components["schemas"]["Instant"] | null;
+            last: components["schemas"]["Instant"] | null;
+            /** @description Days on which something was done. */
+            evenings: number;
+            /** @description Steps the plan still has. */
+            left: number;
+            /** @description From the bottom up. */
+            coats: {
+                what: string;
+                colour: string | null;
+                swatch: string | null;
+                /** @description The paint; null for decals. */
+                name: string | null;
+                /** @description What it is mixed from. */
+                recipe: string | null;
+                on: string;
+                coats: string;
+            }[];
+            good: string[];
+            fillers: string[];
+            faults: {
+                at: components["schemas"]["Instant"];
+                what: string;
+                on: string;
+                with: string | null;
+            }[];
+            accepted: {
+                what: string;
+                reason: string;
+            }[];
         };
         Kit: {
             holders: {

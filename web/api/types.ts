@@ -39,6 +39,7 @@ export type House = Schemas['House'];
 export type HouseQuestion = Schemas['HouseQuestion'];
 export type Product = Schemas['Product'];
 export type Changed = Schemas['Changed'];
+export type Finish = Schemas['Finish'];
 export type Sheet = Schemas['Sheet'];
 export type SurfacePage = Schemas['SurfacePage'];
 export type Place = Schemas['Place'];

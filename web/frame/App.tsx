@@ -14,6 +14,7 @@ const HousePage = lazy(() => import('../house/HousePage'));
 const BenchPage = lazy(() => import('../bench/BenchPage'));
 const LayersPage = lazy(() => import('../layers/LayersPage'));
 const SheetPage = lazy(() => import('../bench/SheetPage'));
+const FinishPage = lazy(() => import('../log/FinishPage'));
 const BookletPage = lazy(() => import('../booklet/BookletPage'));
 const BreakdownPage = lazy(() => import('../breakdown/BreakdownPage'));
 const MixPage = lazy(() => import('../mix/MixPage'));
@@ -32,7 +33,7 @@ const STATIONS = [
 ] as const;
 
 /** Pages that belong to a station. */
-const UNDER: Record<string, string> = { booklet: 'kit', breakdown: 'kit', lists: 'bench', sheet: 'bench' };
+const UNDER: Record<string, string> = { booklet: 'kit', breakdown: 'kit', lists: 'bench', sheet: 'bench', finish: 'log' };
 
 export function App(): ReactElement {
     return (
@@ -105,6 +106,7 @@ function Screen(): ReactElement {
                     {here !== undefined && station === 'house' && <HousePage key={here.id} buildId={here.id} />}
                     {here !== undefined && station === 'layers' && <LayersPage key={here.id} buildId={here.id} />}
                     {here !== undefined && station === 'sheet' && <SheetPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'finish' && <FinishPage key={here.id} buildId={here.id} />}
                     {here !== undefined && station === 'booklet' && <BookletPage key={here.id} buildId={here.id} />}
                     {here !== undefined && station === 'breakdown' && <BreakdownPage key={here.id} buildId={here.id} />}
                     {here !== undefined && station === 'mix' && <MixPage key={here.id} buildId={here.id} />}

@@ -1,6 +1,7 @@
 import './log.css';
 import { Button } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
+import { Link } from 'react-router';
 import type { LogLine } from '../api/types';
 import { now, useNow } from '../frame/clock';
 import { record } from '../frame/outbox';
@@ -35,6 +36,9 @@ export default function LogPage({ buildId }: { buildId: string }): ReactElement 
                     <Button onClick={() => add(true)} data-testid="add-entry">
                         Record something
                     </Button>
+                    <Link className="plain-press" to={`/b/${buildId}/finish`}>
+                        Finish sheet
+                    </Link>
                     <a className="plain-press" href={`/api/builds/${buildId}/export`} download>
                         Build file
                     </a>

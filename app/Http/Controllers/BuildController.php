@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use AmberStep\Core\Log\Finish;
 use App\Build\BuildFile;
 use App\Build\Changer;
 use App\Build\Planner;
 use App\Build\Porter;
+use App\Clock\BenchClock;
 use App\Http\Answer;
 use App\Http\AnswerCache;
 use App\Http\Presenters\BenchPresenter;
+use App\Http\Presenters\FinishPresenter;
 use App\Http\Presenters\KitPresenter;
 use App\Http\Presenters\LogPresenter;
 use App\Http\Presenters\PlanPresenter;
@@ -27,7 +30,7 @@ final readonly class BuildController
 {
     use LoadsBuilds;
 
-    public function __construct(private BuildRepository $builds, private Planner $planner, private Answer $answer, private AnswerCache $cache)
+    public function __construct(private BuildRepository $builds, private Planner $planner, private Answer $answer, private AnswerCache $cache, private BenchClock $clock)
     {
     }
 
@@ -74,7 +77,17 @@ final readonly class BuildController
         return $this->answer->kept($this->cache->remember("log/{$build}/{$from}", function () use ($build, $from, $shelf): array {
             $loaded = $this->load($build);
 
-            return ['build' => KitPresenter::name($loaded), ...(new LogPresenter($shelf->shelf()))->page($loaded, $from)];
+            return ['build' => KitPresenter::name($loaded), ...(new LogPresenter($shelf->shelf()))->page($loaded, $from, $this->clock->epoch())];
+        }));
+    }
+
+    public function finish(string $build, ShelfRepository $shelf): Response
+    {
+        return $this->answer->kept($this->cache->remember("finish/{$build}", function () use ($build, $shelf): array {
+            $loaded = $this->load($build);
+            $plan = $this->planner->plan($loaded);
+
+            return ['build' => KitPresenter::name($loaded), ...FinishPresenter::sheet(Finish::of($loaded->kit, $shelf->shelf(), $loaded->events, $plan->nowEpoch), $plan)];
         }));
     }
 

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Presenters;
 
-use AmberStep\Core\Kit\Acceptance;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\EventKind;
+use AmberStep\Core\Log\Finish;
 use AmberStep\Core\Log\Log;
-use AmberStep\Core\Log\Verdict;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Rule\Say;
 use App\Repositories\LoadedBuild;
@@ -24,17 +23,16 @@ final readonly class LogPresenter
     }
 
     /** @return array<string, mixed> newest first, a page of them */
-    public function page(LoadedBuild $build, int $from): array
+    public function page(LoadedBuild $build, int $from, int $nowEpoch): array
     {
         $events = array_values(array_filter($build->events, static fn (Event $e): bool => $e->kind !== EventKind::TakeBack));
         usort($events, static fn (Event $a, Event $b): int => Event::inOrder($b, $a));
-        $stand = Log::standing($build->events);
-        $standing = array_fill_keys(array_map(static fn (Event $e): string => $e->id, $stand), true);
+        $standing = array_fill_keys(array_map(static fn (Event $e): string => $e->id, Log::standing($build->events)), true);
         $page = array_slice($events, $from, self::PAGE);
 
         return [
             'events' => array_map(fn (Event $e): array => $this->line($e, $build->kit, isset($standing[$e->id])), $page),
-            'accepted' => $from === 0 ? $this->accepted($build->kit, $stand) : [],
+            'accepted' => $from === 0 ? Finish::of($build->kit, $this->shelf, $build->events, $nowEpoch)->accepted : [],
             'total' => count($events),
             'next' => $from + self::PAGE < count($events) ? $from + self::PAGE : null,
         ];
@@ -91,31 +89,6 @@ final readonly class LogPresenter
         };
     }
 
-    /**
-     * What is taken as it is, and why: for the finish sheet. Findings of the plan by their rule, places by their last word.
-     *
-     * @param  list<Event>  $standing
-     * @return list<array{what: string, reason: string}>
-     */
-    private function accepted(Kit $kit, array $standing): array
-    {
-        $said = [];
-        foreach ($standing as $event) {
-            foreach ($event->kind === EventKind::Verdict && $event->verdict?->isOfPlace() === true ? $event->targets : [] as $target) {
-                $said[$target] = $event->verdict === Verdict::Accept ? $event->note : null;
-            }
-        }
-        $places = array_map(fn (string $id, string $why): array => ['what' => ucfirst($this->names([$id], $kit)), 'reason' => $why], array_map(strval(...), array_keys(array_filter($said, is_string(...)))), array_values(array_filter($said, is_string(...))));
-        $findings = array_map(function (Acceptance $a) use ($kit): array {
-            [$rule, $targets] = [...explode(':', $a->finding, 2), ''];
-            $known = array_values(array_filter(explode(',', $targets), static fn (string $id): bool => isset($kit->areasById[$id]) || isset($kit->jointsById[$id]) || isset($kit->partsById[$id]) || isset($kit->flawsById[$id])));
-
-            return ['what' => ucfirst(str_replace('-', ' ', $rule)).($known === [] ? '' : ' on '.$this->names($known, $kit)), 'reason' => $a->reason];
-        }, $kit->accepted);
-
-        return [...$places, ...$findings];
-    }
-
     private function targets(Event $event, Kit $kit): string
     {
         return $this->names($event->targets, $kit);
@@ -124,7 +97,7 @@ final readonly class LogPresenter
     /** @param  list<string>  $ids */
     private function names(array $ids, Kit $kit): string
     {
-        $names = array_map(static fn (string $id): string => $kit->areasById[$id]->name ?? $kit->jointsById[$id]->name ?? ($kit->flawsById[$id] ?? $kit->featuresById[$id] ?? null)?->name($kit) ?? $kit->labelsById[$id]->name ?? $kit->partsById[$id]->name ?? self::calledOut($kit, $id) ?? 'something that is gone', $ids);
+        $names = array_map(static fn (string $id): string => $kit->nameOf($id) ?? self::calledOut($kit, $id) ?? 'something that is gone', $ids);
 
         return count($names) > 3 ? Say::listed([...array_slice($names, 0, 2), (count($names) - 2).' more']) : Say::listed($names);
     }

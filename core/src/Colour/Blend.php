@@ -19,7 +19,7 @@ final readonly class Blend
     /** @param  non-empty-list<array{Product, float}>  $paints  with a swatch each, and parts by volume above 0 */
     public function __construct(public array $paints)
     {
-        $parts = array_map(static fn (array $p): array => [$p[0]->spectrum(), $p[1], 1.0, Coverage::scattering($p[0])], $paints);
+        $parts = array_map(static fn (array $p): array => [$p[0]->spectrum(), $p[1], Coverage::strength($p[0]), Coverage::scattering($p[0])], $paints);
         $this->thick = KubelkaMunk::mix($parts);
         $this->scattering = array_sum(array_map(static fn (array $p): float => $p[1] * $p[3], $parts)) / array_sum(array_column($parts, 1));
     }
@@ -43,6 +43,18 @@ final readonly class Blend
     public function after(float $coats, Spectrum $ground): Spectrum
     {
         return $coats <= 0 ? $ground : KubelkaMunk::film($this->thick, $ground, $this->scattering * $coats);
+    }
+
+    /** A spoon of each of its paints was read back: the prediction rests on what was seen. */
+    public function isFitted(): bool
+    {
+        foreach ($this->paints as [$product]) {
+            if ($product->optics?->spoonEpoch === null) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** CIEDE2000 to a film nobody sees through. */

@@ -29,12 +29,21 @@ final readonly class Coverage
         $this->scattering = self::scattering($product);
     }
 
-    /** S of a reference coat: white, cream and pale tints scatter most; the rest by how well it covers. */
+    /** S of a reference coat: as a spoon or its recipe has it; else white, cream and pale tints scatter most; the rest by how well it covers. */
     public static function scattering(Product $product): float
     {
+        if ($product->optics !== null) {
+            return $product->optics->scatters;
+        }
         $lab = $product->swatch === null ? null : Srgb::fromHex($product->swatch)->lab();
 
         return $lab !== null && $lab->l >= 85 && $lab->chroma() < 30 ? 1.4 : $product->opacity->scattering();
+    }
+
+    /** How much it does in a mix against its share; 1 until a spoon fits it. */
+    public static function strength(Product $product): float
+    {
+        return $product->optics->strength ?? 1.0;
     }
 
     /**

@@ -4,10 +4,19 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Colour;
 
-/** Whole parts of two to four paints that come nearest to a wanted colour (handbook 4, Uses): every ratio is tried once. */
+/** Whole parts of two to four paints that come nearest to a wanted colour (handbook 4, Uses). */
 final readonly class Ratio
 {
     public const MOST_PARTS = 10;
+
+    /** Up to so many paints every ratio is tried; with more that takes too long for a hand on a button. */
+    private const TRIED_WHOLE = 3;
+
+    /** Whole parts that are all tried of four paints. */
+    private const FEW_PARTS = 4;
+
+    /** So many of the best are gone on from. */
+    private const STARTS = 12;
 
     /** CIEDE2000 from which it is another colour. */
     private const NOT_REACHED = 6.0;
@@ -32,7 +41,8 @@ final readonly class Ratio
     }
 
     /**
-     * The best few, nearest first; of equal ones the fewest parts.
+     * The best few, nearest first; of equal ones the fewest parts. Two and three paints: every ratio is tried. Four: every
+     * one of few parts, and from the best of those as far as any single step still comes nearer.
      *
      * @param  non-empty-list<array{Spectrum, float, float}>  $paints  thick film, tinting strength, scattering
      * @return list<self>
@@ -46,25 +56,67 @@ final readonly class Ratio
 
             return [array_map(static fn (float $r): float => $s * KubelkaMunk::ks($r), $spectrum->r), $s];
         }, $paints);
-        $found = [];
-        self::walk($one, 0, [], array_fill(0, Observer::BANDS, 0.0), 0.0, $most, static function (array $parts, array $k, float $s) use (&$found, $wanted, $best): void {
-            $spectrum = new Spectrum(array_map(static fn (float $each): float => KubelkaMunk::thick($each / $s), $k));
-            $differs = $spectrum->lab()->deltaE($wanted);
-            if (count($found) < $best || $differs < $found[count($found) - 1]->differs) {
-                $found[] = new self($parts, $differs, $spectrum);
-                usort($found, static fn (self $a, self $b): int => [round($a->differs, 9), array_sum($a->parts), $a->parts] <=> [round($b->differs, 9), array_sum($b->parts), $b->parts]);
-                $found = array_slice($found, 0, $best);
-            }
-        });
+        $found = new RatioSearch($wanted, max($best, self::STARTS));
+        $all = count($paints) <= self::TRIED_WHOLE;
+        self::walk($one, 0, [], array_fill(0, Observer::BANDS, 0.0), 0.0, $all ? $most : min($most, self::FEW_PARTS), $found->take(...));
+        if (! $all) {
+            self::climb($found, $one, $most);
+        }
 
-        return $found;
+        return array_map(static fn (array $f): self => new self($f[0], $f[1], $f[2]), array_slice($found->best, 0, $best));
+    }
+
+    /**
+     * From each of the best, and from twice it, step by step to a neighbour that is nearer, until none is.
+     *
+     * @param  list<array{list<float>, float}>  $one
+     */
+    private static function climb(RatioSearch $found, array $one, int $most): void
+    {
+        $queue = array_column($found->best, 0);
+        foreach ($queue as $parts) {
+            foreach ([2, 3] as $times) {
+                $queue[] = array_map(static fn (int $n): int => $times * $n, $parts);
+            }
+        }
+        while ($queue !== []) {
+            $from = array_pop($queue);
+            foreach ($from as $i => $n) {
+                foreach ([$n - 1, $n + 1] as $moved) {
+                    $next = [...array_slice($from, 0, $i), $moved, ...array_slice($from, $i + 1)];
+                    if ($moved < 0 || max($next) > $most || array_sum($next) < 1 || array_reduce($next, self::gcd(...), 0) !== 1) {
+                        continue;
+                    }
+                    if ($found->take($next, ...self::sum($one, $next))) {
+                        $queue[] = $next;
+                    }
+                }
+            }
+        }
+    }
+
+    /**
+     * @param  list<array{list<float>, float}>  $one
+     * @param  list<int>  $parts
+     * @return array{list<float>, float} K in each band, and S
+     */
+    private static function sum(array $one, array $parts): array
+    {
+        $k = array_fill(0, Observer::BANDS, 0.0);
+        $s = 0.0;
+        foreach ($parts as $i => $n) {
+            $k = array_map(static fn (float $sum, float $each): float => $sum + $n * $each, $k, $one[$i][0]);
+            $s += $n * $one[$i][1];
+        }
+
+        return [$k, $s];
     }
 
     /**
      * @param  list<array{list<float>, float}>  $one
      * @param  list<int>  $parts
      * @param  list<float>  $k
-     * @param  callable(non-empty-list<int>, list<float>, float): void  $take
+     * @param  callable(non-empty-list<int>, list<float>, float): bool  $take
      */
     private static function walk(array $one, int $at, array $parts, array $k, float $s, int $most, callable $take): void
     {

@@ -14,6 +14,9 @@ final class Tones
     /** CIEDE2000 of a subtle difference: seen side by side, not across the room. */
     public const SUBTLE = [1.5, 3.0];
 
+    /** CIEDE2000 of a clear one: seen across the room. */
+    public const CLEAR = [3.0, 6.0];
+
     /** Lightness per CIEDE2000: less than this is a change of hue. */
     private const MOSTLY_LIGHTNESS = 0.5;
 
@@ -21,18 +24,17 @@ final class Tones
     private const MOST_PARTS = 60;
 
     /**
-     * So many parts of the colour to one of the other for a subtle difference, as near the middle of it as whole parts come.
+     * So many parts of the colour to one of the other for a difference, as near the middle of its range as whole parts come.
      *
+     * @param  array{float, float}  $range  CIEDE2000
      * @return array{int, float}|null parts, and CIEDE2000; null where no whole number of parts gives one
      */
-    public static function subtle(Product $colour, Product $other): ?array
+    public static function different(Product $colour, Product $other, array $range = self::SUBTLE): ?array
     {
-        [$base, $added] = [$colour->spectrum(), $other->spectrum()];
-        [$s, $t] = [Coverage::scattering($colour), Coverage::scattering($other)];
-        $plain = KubelkaMunk::mix([[$base, 1, 1, $s]])->lab();
-        $differs = static fn (int $parts): float => KubelkaMunk::mix([[$base, $parts, 1, $s], [$added, 1, 1, $t]])->lab()->deltaE($plain);
+        $plain = KubelkaMunk::mix([self::part($colour, 1)])->lab();
+        $differs = static fn (int $parts): float => KubelkaMunk::mix([self::part($colour, $parts), self::part($other, 1)])->lab()->deltaE($plain);
         // The more of the colour, the less the other shows: halve until the middle of what is subtle is between two.
-        $middle = array_sum(self::SUBTLE) / 2;
+        $middle = array_sum($range) / 2;
         [$low, $high] = [1, self::MOST_PARTS];
         while ($high - $low > 1) {
             $half = intdiv($low + $high, 2);
@@ -41,7 +43,7 @@ final class Tones
         $best = null;
         foreach ([$low, $high] as $parts) {
             $difference = $differs($parts);
-            if ($difference >= self::SUBTLE[0] && $difference <= self::SUBTLE[1] && ($best === null || abs($difference - $middle) < abs($best[1] - $middle))) {
+            if ($difference >= $range[0] && $difference <= $range[1] && ($best === null || abs($difference - $middle) < abs($best[1] - $middle))) {
                 $best = [$parts, $difference];
             }
         }
@@ -53,9 +55,10 @@ final class Tones
      * The paint of the same family that makes it lighter, or darker, with least change of hue: what most of the
      * difference is in lightness.
      *
+     * @param  array{float, float}  $range  CIEDE2000
      * @return array{Product, int, float}|null paint, parts of the colour to one of it, and CIEDE2000
      */
-    public static function towards(Product $colour, Shelf $shelf, bool $lighter): ?array
+    public static function towards(Product $colour, Shelf $shelf, bool $lighter, array $range = self::SUBTLE): ?array
     {
         $best = null;
         $plain = $colour->spectrum()->lab();
@@ -63,11 +66,11 @@ final class Tones
             if ($other->swatch === null || $other->role !== Role::Colour || $other->family !== $colour->family || $other->id === $colour->id) {
                 continue;
             }
-            $tone = self::subtle($colour, $other);
+            $tone = self::different($colour, $other, $range);
             if ($tone === null) {
                 continue;
             }
-            $mixed = KubelkaMunk::mix([[$colour->spectrum(), $tone[0], 1, Coverage::scattering($colour)], [$other->spectrum(), 1, 1, Coverage::scattering($other)]])->lab();
+            $mixed = KubelkaMunk::mix([self::part($colour, $tone[0]), self::part($other, 1)])->lab();
             $rise = ($mixed->l - $plain->l) / $tone[1];
             if (($lighter ? $rise : -$rise) > max(self::MOSTLY_LIGHTNESS, abs($best[3] ?? 0.0))) {
                 $best = [$other, $tone[0], $tone[1], $rise];
@@ -75,5 +78,11 @@ final class Tones
         }
 
         return $best === null ? null : [$best[0], $best[1], $best[2]];
+    }
+
+    /** @return array{Spectrum, float, float, float} a paint as the mixing takes it */
+    public static function part(Product $product, float $parts): array
+    {
+        return [$product->spectrum(), $parts, Coverage::strength($product), Coverage::scattering($product)];
     }
 }

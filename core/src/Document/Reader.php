@@ -239,6 +239,25 @@ final class Reader
         return $out;
     }
 
+    /**
+     * @return list<float> numbers within bounds, so many at most; none where the field is absent
+     */
+    public function numbers(string $field, float $least, float $most, int $count): array
+    {
+        $value = $this->raw($field) ?? [];
+        $wrong = ! is_array($value) || count($value) > $count;
+        $out = [];
+        foreach (is_array($value) && ! $wrong ? $value : [] as $each) {
+            $wrong = $wrong || ! (is_int($each) || is_float($each)) || $each < $least || $each > $most;
+            $out[] = is_numeric($each) ? (float) $each : 0.0;
+        }
+        if ($wrong) {
+            $this->problems->add($this->path($field), 'is no list of numbers', "give up to {$count} numbers from {$least} to {$most}");
+        }
+
+        return $wrong ? [] : $out;
+    }
+
     public function object(string $field): self
     {
         return self::of($this->raw($field) ?? [], $this->path($field), $this->problems);

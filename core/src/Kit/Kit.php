@@ -193,6 +193,12 @@ final readonly class Kit
         return $id === null ? null : $this->coloursById[$id] ?? null;
     }
 
+    /** The name of an area, joint, flaw, feature, piece or part; null where there is no such thing. */
+    public function nameOf(string $id): ?string
+    {
+        return $this->areasById[$id]->name ?? $this->jointsById[$id]->name ?? ($this->flawsById[$id] ?? $this->featuresById[$id] ?? null)?->name($this) ?? $this->labelsById[$id]->name ?? $this->partsById[$id]->name ?? null;
+    }
+
     /** The part that carries a number of the booklet. */
     public function numbered(string $number): ?Part
     {

@@ -16,6 +16,7 @@ final readonly class Pin
      * @param  string|null  $target  id of an area, piece or joint; null: everywhere in the build
      * @param  string|null  $purpose  colour or mask it is for; null: any
      * @param  bool|null  $present  false leaves it out, true asks for it
+     * @param  bool  $extraThinner  the last coat is thinned more than the others
      */
     public function __construct(
         public string $id,
@@ -27,6 +28,7 @@ final readonly class Pin
         public ?int $coats = null,
         public ?CoatKind $coatKind = null,
         public ?Medium $medium = null,
+        public bool $extraThinner = false,
     ) {
     }
 
@@ -43,6 +45,7 @@ final readonly class Pin
             $coats === null ? null : (int) $coats,
             $in->optionalOneOf('coatKind', CoatKind::class),
             $in->optionalOneOf('medium', Medium::class),
+            $in->flag('extraThinner'),
         );
         $in->refuseTheRest();
 
@@ -63,6 +66,7 @@ final readonly class Pin
             'id' => $this->id, 'operation' => $this->operation->value, 'target' => $this->target, 'purpose' => $this->purpose,
             'present' => $this->present, 'product' => $this->product, 'coats' => $this->coats,
             'coatKind' => $this->coatKind?->value, 'medium' => $this->medium?->value,
+            'extraThinner' => $this->extraThinner,
         ];
     }
 }

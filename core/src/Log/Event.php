@@ -33,6 +33,7 @@ final readonly class Event
      * @param  float|null  $predictedMl  of mix, as worked out before
      * @param  float|null  $usedMl  of mix, as it turned out
      * @param  float|null  $nozzleMm  of the gun it went through
+     * @param  list<float>  $poured  ml of each part of the product's recipe, as it went in
      * @param  string|null  $place  slot or hand a part was fitted in
      */
     public function __construct(
@@ -68,6 +69,7 @@ final readonly class Event
         public ?float $predictedMl = null,
         public ?float $usedMl = null,
         public ?float $nozzleMm = null,
+        public array $poured = [],
     ) {
     }
 
@@ -107,6 +109,7 @@ final readonly class Event
             $in->optionalNumber('predictedMl', 0.01, 1000),
             $in->optionalNumber('usedMl', 0.01, 1000),
             $in->optionalNumber('nozzleMm', 0.1, 2),
+            $in->numbers('poured', 0, 1000, 8),
         );
         $in->refuseTheRest();
         self::demand($event, $in);
@@ -136,6 +139,7 @@ final readonly class Event
             'cabinetC' => $this->cabinetC, 'potLifeMinutes' => $this->potLifeMinutes, 'blownOff' => $this->blownOff, 'hardened' => $this->hardened, 'place' => $this->place,
             'takesBack' => $this->takesBack, 'stepKey' => $this->stepKey, 'note' => $this->note, 'minutes' => $this->minutes,
             'predictedMl' => $this->predictedMl, 'usedMl' => $this->usedMl, 'nozzleMm' => $this->nozzleMm,
+            'poured' => $this->poured,
         ];
     }
 

@@ -43,7 +43,7 @@ final class Fold
             EventKind::Glued => $this->glued($event),
             EventKind::IntoCabinet => $this->intoCabinet($event),
             EventKind::OutOfCabinet => $this->outOfCabinet($event),
-            EventKind::Mixed => $this->surface->mixes[] = new Mix($event->id, (string) $event->product, $event->atEpoch, $event->potLifeMinutes ?? 0),
+            EventKind::Mixed => $this->surface->mixes[] = new Mix($event->id, (string) $event->product, $event->atEpoch, $event->potLifeMinutes ?? 0, $event->poured),
             EventKind::Fault => $this->fault($event),
             EventKind::Verdict => $this->verdict($event),
             EventKind::Ticked => $this->ticked($event),

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace AmberStep\Core\Material;
 
 use AmberStep\Core\Colour\Spectrum;
+use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
+use AmberStep\Core\Mixing\KeptRecipe;
 
 /** A paint, primer, varnish or wash on the shelf. */
 final readonly class Product
@@ -18,6 +20,10 @@ final readonly class Product
      * @param  float|null  $sizeMl  ml in the pack on the shelf, at $price
      * @param  list<Pack>  $otherPacks  other sizes it is sold in
      * @param  string|null  $spectrum  recovered from the swatch, packed (Spectrum); null: not yet
+     * @param  Optics|null  $optics  how it hides and tints, by a spoon or by its recipe; null: by its opacity class
+     * @param  KeptRecipe|null  $mix  what it is mixed from; null: as it comes
+     * @param  float|null  $dropsPerMl  counted into 1 ml from this bottle; null: as usual
+     * @param  int|null  $stirredEpoch  when it was last stirred to the bottom
      */
     public function __construct(
         public string $id,
@@ -39,6 +45,10 @@ final readonly class Product
         public ?float $levelMl = null,
         public array $otherPacks = [],
         public ?string $spectrum = null,
+        public ?Optics $optics = null,
+        public ?KeptRecipe $mix = null,
+        public ?float $dropsPerMl = null,
+        public ?int $stirredEpoch = null,
     ) {
     }
 
@@ -71,6 +81,10 @@ final readonly class Product
             $in->optionalNumber('levelMl', 0, 100000),
             $in->each('otherPacks', Pack::read(...), 20),
             $in->optionalText('spectrum', 144),
+            $in->has('optics') ? Optics::read($in->object('optics')) : null,
+            $in->has('mix') ? KeptRecipe::read($in->object('mix')) : null,
+            $in->optionalNumber('dropsPerMl', 5, 100),
+            $in->optionalInstant('stirred'),
         );
         $in->refuseTheRest();
 
@@ -98,7 +112,8 @@ final readonly class Product
             'triedOn' => $this->triedOn, 'label' => $this->label?->toArray(),
             'sizeMl' => $this->sizeMl, 'price' => $this->price, 'levelMl' => $this->levelMl,
             'otherPacks' => array_map(static fn (Pack $p): array => $p->toArray(), $this->otherPacks),
-            'spectrum' => $this->spectrum,
+            'spectrum' => $this->spectrum, 'optics' => $this->optics?->toArray(), 'mix' => $this->mix?->toArray(),
+            'dropsPerMl' => $this->dropsPerMl, 'stirred' => $this->stirredEpoch === null ? null : Instant::format($this->stirredEpoch),
         ];
     }
 
@@ -117,7 +132,7 @@ final readonly class Product
     /** Enamel with its hardener stirred in dries as another family; the label's times no longer hold. Any other paint as it is. */
     public function hardened(): self
     {
-        return $this->family !== Family::Enamel ? $this : new self($this->id, $this->name.' with hardener', $this->range, Family::HardenedEnamel, $this->role, $this->swatch, $this->sheen, $this->opacity, $this->bites, $this->etch, $this->grade, $this->thinnedWith, $this->triedOn, null, $this->sizeMl, $this->price, $this->levelMl, $this->otherPacks, $this->spectrum);
+        return $this->family !== Family::Enamel ? $this : new self($this->id, $this->name.' with hardener', $this->range, Family::HardenedEnamel, $this->role, $this->swatch, $this->sheen, $this->opacity, $this->bites, $this->etch, $this->grade, $this->thinnedWith, $this->triedOn, null, $this->sizeMl, $this->price, $this->levelMl, $this->otherPacks, $this->spectrum, $this->optics, $this->mix, $this->dropsPerMl, $this->stirredEpoch);
     }
 
     /** @return list<Pack> all sizes it is sold in */
@@ -136,13 +151,31 @@ final readonly class Product
             default => Spectrum::of($this->swatch)->packed(),
         };
 
-        return $packed === $this->spectrum ? $this : self::fromArray([...$this->toArray(), 'spectrum' => $packed]);
+        return $packed === $this->spectrum ? $this : $this->with(['spectrum' => $packed]);
     }
 
     /** What a thick film of it reflects: as it was recovered from its swatch and kept; mid grey where it has none. */
     public function spectrum(): Spectrum
     {
         return ($this->spectrum === null ? null : Spectrum::unpacked($this->spectrum)) ?? Spectrum::of($this->swatch ?? '#808080');
+    }
+
+    /**
+     * This one with some fields otherwise.
+     *
+     * @param  array<string, mixed>  $fields  by the names of toArray
+     *
+     * @throws \AmberStep\Core\Document\BadDocument
+     */
+    public function with(array $fields): self
+    {
+        return self::fromArray([...$this->toArray(), ...$fields]);
+    }
+
+    /** Its recipe is of more than one paint: nobody sells it again. */
+    public function isOwnMix(): bool
+    {
+        return $this->mix?->isMixed() === true;
     }
 
     public function isMetallic(): bool

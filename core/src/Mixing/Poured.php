@@ -47,6 +47,31 @@ final readonly class Poured
         return max(array_map(abs(...), $this->off)) > self::CLOSE;
     }
 
+    /** The paints stand to each other as written, and there is more thinner than that: late thinner, not a slip. */
+    public function isOnlyThinner(Recipe $recipe): bool
+    {
+        $off = [];
+        $over = false;
+        foreach ($recipe->parts as $i => $part) {
+            if ($part->stuff->isThinner()) {
+                $over = $over || $this->off[$i] > self::CLOSE;
+            } else {
+                $off[] = 1 + $this->off[$i];
+            }
+        }
+
+        return $over && $off !== [] && max($off) <= (1 + 2 * self::CLOSE) * min($off);
+    }
+
+    /** "Sea Grey is 12 % over what the rest asks for." */
+    public function worst(Recipe $recipe): string
+    {
+        $sizes = array_map(abs(...), $this->off);
+        $which = (int) array_search(max($sizes), $sizes, true);
+
+        return sprintf('%s is %d %% %s what the rest asks for.', ucfirst($recipe->parts[$which]->name), round(100 * $sizes[$which]), $this->off[$which] > 0 ? 'over' : 'under');
+    }
+
     /** ml that are added in all. */
     public function added(): float
     {

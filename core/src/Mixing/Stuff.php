@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Mixing;
 
 use AmberStep\Core\Material\Family;
+use AmberStep\Core\Material\Liquid;
 
 /** What goes into a cup, as far as its weight and its order count (handbook 4, Units). */
 enum Stuff: string
@@ -33,6 +34,18 @@ enum Stuff: string
     public function isThinner(): bool
     {
         return in_array($this, [self::LacquerThinner, self::Isopropyl, self::WhiteSpirit, self::Water], true);
+    }
+
+    /** The column of the attack table it is; null for paint, additives and hardener. */
+    public function liquid(): ?Liquid
+    {
+        return match ($this) {
+            self::LacquerThinner => Liquid::Lacquer,
+            self::Isopropyl => Liquid::AlcoholAcrylic,
+            self::WhiteSpirit => Liquid::WhiteSpirit,
+            self::Water => Liquid::WaterAcrylic,
+            default => null,
+        };
     }
 
     /** What a family is thinned with, as far as drops and grams care (handbook 2, Paint families). */

@@ -38,6 +38,6 @@ final readonly class Context
     /** The name of an area, joint, flaw, feature or piece. */
     public function nameOf(string $id): string
     {
-        return $this->kit->areasById[$id]->name ?? $this->kit->jointsById[$id]->name ?? ($this->kit->flawsById[$id] ?? $this->kit->featuresById[$id] ?? null)?->name($this->kit) ?? $this->pieceName($id);
+        return isset($this->kit->partsById[$id]) || isset($this->kit->labelsById[$id]) ? $this->pieceName($id) : $this->kit->nameOf($id) ?? $this->pieceName($id);
     }
 }

@@ -9,8 +9,11 @@ use AmberStep\Core\Kit\EdgeKind;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Material\Family;
+use AmberStep\Core\Material\Filler;
 use AmberStep\Core\Material\Medium;
+use AmberStep\Core\Mixing\Jar;
 use AmberStep\Core\Spray\SetUp;
+use AmberStep\Core\Surface\Place;
 
 /** How a step is done by the house rules (handbook 5), one sentence each: shown with the step, and when a rule is changed. */
 final class Manner
@@ -23,9 +26,28 @@ final class Manner
             $step->operation === Operation::Mask => self::mask($step, $context->kit, $context->house),
             $step->operation === Operation::Cabinet => self::drying($step, $context->house),
             $step->operation->sands() || $step->operation === Operation::Polish => self::sanding($step, $context->house),
-            $step->operation->sprays() => [...self::cup($step, $context->kit, $context->house), ...self::tones($step, $context)],
+            $step->operation->sprays() => [...self::stir($step, $context), ...self::cup($step, $context->kit, $context->house), ...self::tones($step, $context)],
+            $step->operation === Operation::Fill && $step->placeId !== null && (Place::find($step->placeId, $context->kit))?->filler() === Filler::SolventPutty => ['Squeeze the first of the tube away: it is dry.'],
             default => [],
         };
+    }
+
+    /**
+     * Pigment sinks while a jar stands (rule bottle-mixed): stirred before the first coat out of it, shaken where it is a can.
+     *
+     * @return list<string>
+     */
+    private static function stir(Step $step, Context $context): array
+    {
+        if ($step->product === null || $step->n !== 1) {
+            return [];
+        }
+        if ($step->product->family === Family::Aerosol) {
+            return ['Shake the can two minutes after the ball comes free.'];
+        }
+        $says = (new Jar($step->product))->stirring($context->nowEpoch, $context->kit->zone);
+
+        return $says === null ? [] : [$says];
     }
 
     /** @return list<string> */

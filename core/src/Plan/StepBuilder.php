@@ -170,9 +170,25 @@ final class StepBuilder
                 $piece->id, $wanted->operation, $purpose, $n, $wanted->coats, $piece->id, $ids,
                 Rank::of($wanted->operation, $phase, $colour), $piece->position, $phase,
                 product: $this->asMixed($wanted), coatKind: $wanted->operation->leavesLayer() ? $wanted->kind($n) : null,
-                thinned: $wanted->operation === Operation::Colour && $this->layers->isThinned($wanted->product),
+                thinned: ($wanted->operation === Operation::Colour && $this->layers->isThinned($wanted->product)) || ($n === $wanted->coats && $this->takesExtraThinner($wanted, $piece, $ids)),
             ));
         }
+    }
+
+    /**
+     * Pinned: the last coat thinner than the others, so that it flows out (rule late-thinner).
+     *
+     * @param  list<string>  $ids
+     */
+    private function takesExtraThinner(Wanted $wanted, Piece $piece, array $ids): bool
+    {
+        foreach ($this->kit->pins as $pin) {
+            if ($pin->extraThinner && $pin->concerns($wanted->operation, $wanted->purpose, $piece->id, ...$ids)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Enamel with its hardener in, where the house rule asks for it; a wash is worked for hours and has none. */

@@ -15,6 +15,7 @@ use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
 use AmberStep\Core\Plan\Context;
+use AmberStep\Core\Plan\Grounds;
 use AmberStep\Core\Plan\Hiding;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
@@ -57,23 +58,11 @@ final class GroundShows implements Judges
         if ($layer?->product?->swatch === null || $layer->product->role !== Role::Colour || $covered) {
             return null;
         }
-        $ground = self::under(array_slice($stack, 0, (int) $at)) ?? $outlook->context->kit->partsById[$area->part]->mouldedColour ?? Hiding::UNKNOWN_PLASTIC;
+        [, $ground] = Grounds::ofArea($area, $outlook->final, $outlook->context->kit);
         $film = array_sum(array_map(static fn ($c): float => $c->filmMicrons, $layer->coats)) / $layer->product->family->figures()->referenceFilmMicrons;
         $difference = (new Coverage($layer->product))->differs($film, Spectrum::of($ground));
 
         return $difference < Hiding::threshold($outlook->context->house) ? null : [$layer->product, $ground, $difference];
-    }
-
-    /** @param  list<Layer>  $below */
-    private static function under(array $below): ?string
-    {
-        foreach (array_reverse($below) as $layer) {
-            if ($layer->operation !== Operation::Preshade && $layer->product?->swatch !== null) {
-                return $layer->product->swatch;
-            }
-        }
-
-        return null;
     }
 
     /** @param  non-empty-list<Area>  $areas */

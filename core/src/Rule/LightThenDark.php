@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
+use AmberStep\Core\Colour\Coverage;
 use AmberStep\Core\Plan\ColourOrder;
 use AmberStep\Core\Plan\Constraint;
 use AmberStep\Core\Plan\Context;
+use AmberStep\Core\Plan\Hiding;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
 use AmberStep\Core\Plan\Step;
@@ -37,9 +39,23 @@ final class LightThenDark implements Judges, OrdersSteps
         $places = array_flip(array_keys($outlook->left));
         foreach ($this->meeting($outlook->context) as [$light, $dark]) {
             if (isset($places[$light->key], $places[$dark->key]) && $places[$dark->key] < $places[$light->key] && $light->rank < $dark->rank) {
-                yield new Finding($this->id(), Severity::Think, 'Dark goes on before light', "{$light->product?->name} over the overspray of {$dark->product?->name} takes more coats than the other way round.", [$light->counted(), $dark->counted(), $light->pieceId], [$dark->key, $light->key], $this->takeBack($outlook->context, $light, $dark));
+                yield new Finding($this->id(), Severity::Think, 'Dark goes on before light', self::costs($outlook->context, $light, $dark), [$light->counted(), $dark->counted(), $light->pieceId], [$dark->key, $light->key], $this->takeBack($outlook->context, $light, $dark));
             }
         }
+    }
+
+    /** What each way costs in coats, as computed: the one over the other's overspray. */
+    private static function costs(Context $context, Step $light, Step $dark): string
+    {
+        $hiding = new Hiding($context->house);
+        [$a, $b] = [$light->product, $dark->product];
+        if ($a?->swatch === null || $b?->swatch === null) {
+            return "{$a?->name} over the overspray of {$b?->name} takes more coats than the other way round.";
+        }
+        [$over, $other] = [$hiding->needed($a, $b->swatch), $hiding->needed($b, $a->swatch)];
+        $coats = static fn (?int $n): string => $n === null ? 'never in '.Coverage::NEVER : "{$n} coats";
+
+        return "{$a->name} over the overspray of {$b->name} takes {$coats($over)} to hide; {$b->name} over {$a->name} {$coats($other)}.";
     }
 
     /** @return list<Fix> */

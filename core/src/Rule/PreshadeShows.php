@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
-use AmberStep\Core\Kit\Colour;
+use AmberStep\Core\Colour\Coverage;
 use AmberStep\Core\Kit\Edit;
+use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Plan\ColourOrder;
+use AmberStep\Core\Plan\Grounds;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
 
@@ -15,6 +17,9 @@ final class PreshadeShows implements Judges
 {
     /** CIE L*: darker than this, a dark line under it does not show. */
     private const DARK = 35;
+
+    /** CIEDE2000 under which nobody tells the line from the field beside it. */
+    private const SEEN = 0.5;
 
     public function id(): string
     {
@@ -45,16 +50,43 @@ final class PreshadeShows implements Judges
 
     private function why(Outlook $outlook, string $areaId): ?string
     {
-        foreach ($outlook->stack($areaId) as $layer) {
+        $stack = $outlook->stack($areaId);
+        foreach ($stack as $i => $layer) {
             if ($layer->operation === Operation::Colour && $layer->product !== null) {
                 return match (true) {
                     ColourOrder::lightness($layer->product) < self::DARK => "{$layer->word()} is as dark as the lines under it",
-                    count($layer->coats) > $layer->product->coats() => count($layer->coats)." coats of {$layer->word()} hide what is under them",
+                    self::hides($layer, array_slice($stack, 0, $i), $outlook) => self::coats($layer)." of {$layer->word()} hide what is under ".(count($layer->coats) === 1 ? 'it' : 'them'),
                     default => null,
                 };
             }
         }
 
         return null;
+    }
+
+    private static function coats(Layer $layer): string
+    {
+        return count($layer->coats).(count($layer->coats) === 1 ? ' coat' : ' coats');
+    }
+
+    /**
+     * Through the film planned, the pre-shaded line and the plain ground look the same.
+     *
+     * @param  list<Layer>  $below
+     */
+    private static function hides(Layer $layer, array $below, Outlook $outlook): bool
+    {
+        $shades = array_values(array_filter($below, static fn (Layer $l): bool => $l->operation === Operation::Preshade));
+        $shade = $shades[0]->product ?? null;
+        $ground = Grounds::under($below)?->product;
+        if ($layer->product?->swatch === null || $shade?->swatch === null || $ground?->swatch === null) {
+            return false;
+        }
+        $film = $layer->filmMicrons() / $layer->product->family->figures()->referenceFilmMicrons;
+        $coverage = new Coverage($layer->product);
+        // The shade itself is a mist over the ground.
+        $lines = (new Coverage($shade))->after(0.5, $ground->spectrum());
+
+        return $coverage->after($film, $lines)->lab()->deltaE($coverage->after($film, $ground->spectrum())->lab()) < self::SEEN;
     }
 }

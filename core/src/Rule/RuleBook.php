@@ -28,7 +28,7 @@ final readonly class RuleBook
     {
         return new self([
             new Ballast, new BookletOrder, new CleanGear, new ClearNoFog, new FitFirst, new ForgottenPart, new GlueFits, new GroundShows, new HandedPart, new HandleFirst, new OptionParts, new ShowRuleOrder, new VinylStuffed,
-            new BottleMixed, new BurnThrough, new FeaturesDone, new Halo, new OnePassOneCup, new PorousFillerSealed, new RealDetail,
+            new AmountsContradict, new BottleMixed, new BurnThrough, new FeaturesDone, new Halo, new LateThinner, new MetallicNoFlood, new OnePassOneCup, new PorousFillerSealed, new PotLife, new RealDetail, new Reserve, new TwoReadings,
             new AcrylicWashStays, new CoarsePrimerCut, new Dust, new EdgeFitsScale, new FillerSet, new FilmBudget, new FirstCoatMist, new FixRunsHard,
             new HiddenLight, new MaskInHeat, new MaskReacts, new PaintGunClean, new PlasticBleeds, new PreshadeShows,
             new PrimerOnColouredPlastic, new TestFirst, new TestOnTheRightSurface, new ThinnerFits, new VinylTouches,

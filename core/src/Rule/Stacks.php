@@ -12,6 +12,7 @@ use AmberStep\Core\Material\Substrate;
 use AmberStep\Core\Plan\Context;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
+use AmberStep\Core\Plan\Step;
 
 /** Walks the layers areas have and will have, for the rules that look at neighbours in a stack. */
 final class Stacks
@@ -85,6 +86,18 @@ final class Stacks
         $pins = array_filter($context->kit->pins, static fn (Pin $p): bool => $p->target !== null && $p->concerns($operation, $purpose, $piece, ...$areas));
 
         return array_values(array_map(static fn (Pin $p): Edit => Edit::remove('pins', $p->id), $pins));
+    }
+
+    /** The pin that thins a step's last coat more than the others, if there is one. */
+    public static function extraThinner(Context $context, Step $step): ?Pin
+    {
+        foreach ($context->kit->pins as $pin) {
+            if ($pin->extraThinner && $pin->concerns($step->operation, $step->counted(), $step->pieceId, ...$step->targets)) {
+                return $pin;
+            }
+        }
+
+        return null;
     }
 
     /** The pin that changed how an operation is done on an area, if there is one. */

@@ -186,7 +186,7 @@ final class ColourTest extends TestCase
     {
         [$sand, $white, $grey] = [self::paint('#B79F78', Opacity::Good), self::paint('#F5F5F0', Opacity::Fair), self::paint('#5E5F60', Opacity::Fair)];
         foreach ([$white, $grey] as $other) {
-            [$parts, $difference] = Tones::subtle($sand, $other) ?? [0, 0.0];
+            [$parts, $difference] = Tones::different($sand, $other) ?? [0, 0.0];
             self::assertGreaterThan(1, $parts);
             self::assertGreaterThanOrEqual(1.5, $difference);
             self::assertLessThanOrEqual(3.0, $difference);
@@ -195,7 +195,7 @@ final class ColourTest extends TestCase
                 self::assertGreaterThanOrEqual(abs($difference - 2.25), abs($mix->deltaE(KubelkaMunk::mix([[$sand->spectrum(), 1, 1, 1]])->lab()) - 2.25) + 1e-12);
             }
         }
-        self::assertNull(Tones::subtle($sand, $sand), 'with itself it makes none');
+        self::assertNull(Tones::different($sand, $sand), 'with itself it makes none');
     }
 
     public function test_a_lighter_and_a_darker_tone_are_found_on_the_shelf(): void
