@@ -22,7 +22,7 @@ use RuntimeException;
 /** The demo builds, in a state that is relative to now, so that they are always alive. */
 final readonly class Demo
 {
-    private const BUILDS = ['shearwater', 'cinder', 'type6', 'torsay'];
+    private const BUILDS = ['shearwater', 'cinder', 'type6', 'torsay', 'marram'];
 
     public function __construct(private Porter $porter, private Settings $settings, private BenchClock $clock, private Backup $backup)
     {

@@ -78,11 +78,11 @@ final class MixTest extends AppTestCase
 
     public function test_what_was_used_corrects_the_next_estimate_of_that_gun_and_family_alone(): void
     {
-        $need = fn (array $more = []): array => $this->mix(['gun' => '0.35', ...$more])->json('need');
+        $need = fn (array $more = []): array => $this->mix(['gun' => '0.5', ...$more])->json('need');
         $before = $need();
         self::assertSame([0, $before['totalMl']], [$before['jobs'], $before['plainMl']]);
         foreach ([1 => 1.5, 2 => 1.5] as $n => $times) {
-            $this->send('POST', "/api/builds/{$this->buildId()}/events", ['id' => self::ulid($n), 'kind' => 'mixed', 'at' => self::NOW, 'product' => $this->jars()[0], 'predictedMl' => $before['plainMl'], 'usedMl' => $times * $before['plainMl'], 'nozzleMm' => 0.35])->assertCreated();
+            $this->send('POST', "/api/builds/{$this->buildId()}/events", ['id' => self::ulid($n), 'kind' => 'mixed', 'at' => self::NOW, 'product' => $this->jars()[0], 'predictedMl' => $before['plainMl'], 'usedMl' => $times * $before['plainMl'], 'nozzleMm' => 0.5])->assertCreated();
         }
         $after = $need();
         self::assertSame([2, $before['plainMl']], [$after['jobs'], $after['plainMl']], 'the table stays as it is: one lesson is not learned twice');
@@ -92,6 +92,10 @@ final class MixTest extends AppTestCase
         self::assertSame(0, $need(['tool' => 'brush'])['jobs'], 'no gun');
         $this->send('POST', "/api/builds/{$this->buildId()}/events", ['id' => self::ulid(3), 'kind' => 'take-back', 'at' => self::NOW, 'takesBack' => self::ulid(2)])->assertCreated();
         self::assertSame(1, $need()['jobs'], 'taken back');
+        $demo = $need(['gun' => '0.35']);
+        self::assertSame([6, 'learned from 6 jobs'], [$demo['jobs'], $demo['lines'][2]['origin']]);
+        $logs = array_map(log(...), [1.7 / 1.42, 11.6 / 9.8, 12.4 / 9.8, 3.9 / 3.1, 3.6 / 3.1, 2.9 / 2.2]);
+        self::assertEqualsWithDelta(exp(array_sum($logs) / 6), $demo['lines'][2]['ml'] / $demo['lines'][1]['ml'], 1e-3, 'the glider\'s jobs');
     }
 
     public function test_palette_and_swatches_of_a_build_and_a_palette_read(): void
@@ -105,18 +109,34 @@ final class MixTest extends AppTestCase
         $this->call('POST', '/api/palette', [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_HOST' => 'localhost:8087'], '{"text": 5}')->assertUnprocessable();
     }
 
-    public function test_a_pass_that_does_not_fit_the_cup_says_where_to_break_and_tones_are_offered(): void
+    public function test_a_pass_that_does_not_fit_the_cup_says_where_to_break(): void
     {
         $large = $this->mix(['cm2' => '900', 'coats' => '1', 'cup' => '2'])->json();
         self::assertFalse($large['pass']['fits']);
         self::assertStringContainsString('break only at an edge', $large['pass']['says']);
         self::assertTrue($this->mix(['cm2' => '60', 'coats' => '1', 'cup' => '7'])->json('pass.fits'));
-        $grey = (string) Product::query()->get()->first(static fn (Product $p): bool => $p->body['name'] === 'Linnet Sea Grey')?->id;
-        $tones = $this->send('GET', "/api/tones/{$grey}")->assertOk()->json('tones');
-        $this->send('GET', '/api/tones/'.self::ulid(1))->assertNotFound();
-        self::assertSame(['lighter', 'darker'], array_column($tones, 'word'));
-        foreach ($tones as $tone) {
-            self::assertMatchesRegularExpression('/ΔE (1\.[5-9]|2\.\d|3\.0)/', $tone['says'], 'subtle');
+    }
+
+    private function paint(string $name): string
+    {
+        return (string) Product::query()->get()->first(static fn (Product $p): bool => $p->body['name'] === $name)?->id;
+    }
+
+    public function test_tones_say_what_they_take_together_and_which_nobody_tells_apart(): void
+    {
+        $set = fn (array $tones, string $ml = '2'): array => $this->send('POST', '/api/tones', ['product' => $this->paint('Linnet Sea Grey'), 'tones' => $tones, 'ml' => $ml])->assertOk()->json();
+        $all = $set(['clearly-lighter', 'lighter', 'darker', 'clearly-darker'], '2,5');
+        self::assertSame(['Linnet Sea Grey as it is', 'clearly lighter', 'a little lighter', 'a little darker', 'clearly darker'], array_column($all['tones'], 'word'));
+        foreach (array_slice($all['tones'], 1) as $tone) {
+            [$least, $most] = str_starts_with($tone['word'], 'clearly') ? [3, 6] : [1.5, 3];
+            self::assertTrue($tone['differs'] >= $least && $tone['differs'] <= $most, $tone['word']);
+        }
+        self::assertEqualsWithDelta(5 * 2.5, array_sum(array_column($all['totals'], 'ml')), 0.001 * count($all['totals']), 'all that is mixed');
+        self::assertSame([], $set(['lighter', 'darker'])['alike']);
+        self::assertCount(1, $set(['lighter', 'lighter'])['alike'], 'the same one twice');
+        self::assertStringContainsString('a little lighter', $this->send('POST', '/api/tones', ['product' => $this->paint('Linnet Ground White'), 'tones' => ['lighter']])->json('missing'));
+        foreach ([['product' => self::ulid(1), 'tones' => []], ['product' => $this->paint('Linnet Gloss Varnish'), 'tones' => []], ['product' => $this->paint('Linnet Sea Grey'), 'tones' => ['louder']], ['product' => $this->paint('Linnet Sea Grey'), 'tones' => [], 'ml' => '-1']] as $wrong) {
+            $this->send('POST', '/api/tones', $wrong)->assertUnprocessable();
         }
     }
 
@@ -220,5 +240,107 @@ final class MixTest extends AppTestCase
     private function solid(): array
     {
         return array_values(Product::query()->orderBy('id')->get()->filter(static fn (Product $p): bool => $p->body['role'] === 'colour' && $p->body['family'] === 'water-acrylic' && $p->body['swatch'] !== null)->all());
+    }
+
+    public function test_a_recipe_is_typed_kept_asked_about_and_made_a_colour_of_the_build(): void
+    {
+        $read = $this->send('POST', '/api/recipes/read', ['text' => '3 sea grey + 1 ground white + 75 % thinner'])->assertOk()->json();
+        self::assertSame(['Linnet Sea Grey', 'Linnet Ground White', 'thinner'], array_column($read['parts'], 'name'));
+        self::assertCount(1, $read['asks']);
+        $keep = ['name' => 'Harbour Haze', 'parts' => $read['parts'], 'keptMl' => '1,2', 'ground' => 'grey primer', 'gun' => '0.35 mm, 1.2 bar', 'asks' => array_column($read['asks'], 'kept')];
+        $id = $this->send('POST', '/api/recipes', $keep)->assertCreated()->json('product.id');
+        $kept = fn (): array => array_column($this->send('GET', "/api/builds/{$this->buildId()}/mix")->assertOk()->json('recipes'), null, 'id')[$id];
+        self::assertSame(['Harbour Haze', 1.2, 'grey primer', '0.35 mm, 1.2 bar', []], [$kept()['name'], $kept()['keptMl'], $kept()['ground'], $kept()['gun'], $kept()['usedOn']]);
+
+        $colour = array_column($this->send('GET', "/api/builds/{$this->buildId()}/mix")->json('colours'), 'id', 'name')['sea grey'];
+        $this->send('POST', "/api/builds/{$this->buildId()}/changes", ['title' => 'Haze', 'edits' => [['op' => 'set', 'list' => 'colours', 'id' => $colour, 'field' => 'product', 'value' => $id]]], ['If-Match' => '"1"'])->assertCreated();
+        self::assertContains('two-readings', array_column($this->plan()['findings'], 'rule'), 'it is asked about while it is unverified');
+        self::assertStringStartsWith('Corvane S.4 Shearwater: upper hull in grey', $kept()['usedOn'][0]);
+        $this->send('PUT', "/api/recipes/{$id}", ['ask' => 0, 'reading' => 1])->assertOk();
+        self::assertSame([[], '300'], [$kept()['asks'], $kept()['parts'][2]['amount']]);
+        self::assertNotContains('two-readings', array_column($this->plan()['findings'], 'rule'));
+        $this->send('PUT', "/api/recipes/{$id}", ['ask' => 0, 'reading' => 1])->assertUnprocessable();
+        $this->send('PUT', '/api/recipes/'.$this->paint('Linnet Sea Grey'), ['ask' => 0, 'reading' => 0])->assertNotFound();
+
+        self::assertSame($id, $this->send('POST', '/api/recipes', ['name' => 'harbour haze', 'parts' => array_slice($read['parts'], 0, 2)])->assertCreated()->json('product.id'), 'the same name takes its place');
+        $file = $this->get("/api/builds/{$this->buildId()}/export")->json();
+        self::assertContains('Linnet Ground White', array_column($file['products'], 'name'), 'a mixed colour travels with what it is mixed from');
+        foreach (['name' => 'Linnet Sea Grey', 'parts' => [], 'keptMl' => 'much'] as $field => $wrong) {
+            $this->send('POST', '/api/recipes', [...$keep, $field => $wrong])->assertUnprocessable();
+        }
+        $this->send('POST', '/api/recipes/read', ['text' => '3 pints foam'])->assertUnprocessable();
+    }
+
+    public function test_jars_are_counted_stirred_levelled_and_taken_from(): void
+    {
+        $grey = $this->paint('Linnet Sea Grey');
+        $jar = fn (): array => array_column($this->send('GET', "/api/builds/{$this->buildId()}/mix")->json('paints'), null, 'id')[$grey];
+        self::assertSame(['Stir the jar to the bottom first.', null, false], [$jar()['stirring'], $jar()['dropsPerMl'], $jar()['lastThird']]);
+        $this->send('PUT', "/api/jars/{$grey}", ['stirred' => true])->assertOk()->assertJsonPath('usedMl', null);
+        $this->send('PUT', "/api/jars/{$grey}", ['drops' => '28'])->assertOk();
+        self::assertEqualsWithDelta(7.75, $this->send('PUT', "/api/jars/{$grey}", ['height' => '25'])->assertOk()->json('usedMl'), 1e-9, '12 ml before, a quarter of 17 now');
+        self::assertEquals([null, 28, true, 4.25], [$jar()['stirring'], $jar()['dropsPerMl'], $jar()['lastThird'], $jar()['levelMl']]);
+        $this->send('POST', '/api/jars', ['taken' => [['product' => $grey, 'ml' => 1.25], ['product' => $this->paint('Linnet Pale Grey'), 'ml' => 1]]])->assertOk();
+        self::assertEquals(3, $jar()['levelMl']);
+        $this->send('POST', '/api/jars', ['taken' => [['product' => $this->paint('Linnet Pale Grey'), 'ml' => 1], ['product' => $grey, 'ml' => 9]]])->assertUnprocessable()->assertJsonPath('error.problems.0.wrong', 'is more than the 3.00 ml in Linnet Sea Grey');
+        self::assertEquals(11, array_column($this->send('GET', "/api/builds/{$this->buildId()}/mix")->json('paints'), 'levelMl', 'name')['Linnet Pale Grey'], 'all of it or nothing');
+        foreach ([['level' => '-2'], ['height' => '140'], ['drops' => '3'], ['level' => 'full'], ['size' => '3']] as $wrong) {
+            $this->send('PUT', "/api/jars/{$grey}", $wrong)->assertUnprocessable();
+        }
+        $this->send('PUT', '/api/jars/'.self::ulid(1), ['stirred' => true])->assertNotFound();
+        $this->send('POST', '/api/jars', ['taken' => [['product' => self::ulid(1), 'ml' => 1]]])->assertUnprocessable();
+    }
+
+    public function test_a_spoon_read_back_changes_what_is_predicted_and_says_so(): void
+    {
+        $red = $this->paint('Linnet Signal Red') ?: $this->paint('Garnock Signal Red');
+        $spoon = ['paints' => [['product' => $red, 'ml' => 1]], 'coats' => '2', 'readings' => [['ground' => '#232325', 'lighter' => -2]]];
+        $read = $this->send('POST', '/api/spoons', $spoon)->assertOk()->json();
+        self::assertSame([0.45, false, $red], [$read['was'], $read['kept'], $read['product']]);
+        self::assertLessThan(0.45, $read['is'], 'darker over black: it hides less');
+        $mixed = fn (): array => $this->mix(['parts' => [['product' => $red, 'name' => 'red', 'stuff' => 'paint', 'amount' => '1', 'base' => 'parts', 'drops' => '']]])->json('colour');
+        $before = $mixed();
+        self::assertNull($before['fitted'], 'looked at, not kept');
+        $this->send('POST', '/api/spoons', [...$spoon, 'keep' => true])->assertOk()->assertJsonPath('kept', true);
+        $after = $mixed();
+        self::assertSame('Read back from a spoon of Garnock Signal Red.', $after['fitted']);
+        self::assertGreaterThan($before['grounds'][0]['coats'][2]['differs'], $after['grounds'][0]['coats'][2]['differs']);
+        $photo = $this->send('POST', '/api/spoons', ['paints' => [['product' => $this->paint('Linnet Sea Grey'), 'ml' => 2], ['product' => $this->paint('Linnet Ground White'), 'ml' => 1]], 'coats' => '3', 'which' => $this->paint('Linnet Sea Grey'), 'readings' => [['ground' => '#9B9B9B', 'patch' => '#7F99A6', 'card' => '#767676']]])->assertOk()->json();
+        self::assertSame($this->paint('Linnet Sea Grey'), $photo['product']);
+        self::assertStringContainsString('tints', $photo['says']);
+        foreach ([['coats' => '0'], ['coats' => ''], ['readings' => []], ['paints' => []], ['paints' => [['product' => $this->paint('Garnock Rally Bronze'), 'ml' => 1], ['product' => $red, 'ml' => 1]]], ['readings' => [['ground' => 'black']]], ['readings' => [['ground' => '#232325', 'lighter' => 9]]], ['paints' => [['product' => self::ulid(1), 'ml' => 1]]], ['which' => self::ulid(1), 'paints' => [['product' => $red, 'ml' => 1], ['product' => $this->paint('Garnock Roof Cream'), 'ml' => 1]]]] as $wrong) {
+            $this->send('POST', '/api/spoons', [...$spoon, ...$wrong])->assertUnprocessable();
+        }
+    }
+
+    public function test_what_the_plan_has_there_is_a_ground_and_what_a_better_one_saves_is_told(): void
+    {
+        $page = $this->send('GET', "/api/builds/{$this->buildId()}/mix")->json();
+        $yellow = array_column($page['colours'], null, 'name')['band yellow'];
+        self::assertSame([['name' => 'Linnet Ground White', 'hex' => '#F5F5F0']], $yellow['grounds']);
+        $grey = array_column($page['colours'], null, 'name')['sea grey'];
+        self::assertSame([14, 175, false], [(int) $grey['counted']['counts'], (int) $grey['counted']['cm2'], $grey['counted']['chosen']]);
+        $look = fn (string $hex): array => $this->mix(['parts' => [['product' => $yellow['product'], 'name' => 'yellow', 'stuff' => 'paint', 'amount' => '1', 'base' => 'parts', 'drops' => '']], 'coats' => '3', 'grounds' => [['name' => 'the ground', 'hex' => $hex]]])->json('colour');
+        $black = $look('#232325');
+        self::assertSame(['the ground', true, 'silver'], [$black['grounds'][0]['name'], $black['grounds'][0]['planned'], $black['grounds'][5]['name']]);
+        self::assertMatchesRegularExpression('/Over the ground, as planned, it takes 8 coats; a coat of pink under it saves 4, about \d+ min and \d+\.\d ml of mix\./', (string) $black['saves']);
+        self::assertMatchesRegularExpression('/After 3 coats over the ground ΔE (\d+\.\d) shows; one more leaves (\d+\.\d)\./', (string) $black['oneMore']);
+        self::assertStringContainsString('reads strongly', "reads {$black['wash']['reads']}");
+        self::assertContains('Nib Burnt Umber', array_column($black['wash']['shelf'], 'name'));
+        $this->mix(['grounds' => [['name' => 'x', 'hex' => 'black']]])->assertUnprocessable()->assertJsonPath('error.problems.0.path', 'grounds[0].hex');
+    }
+
+    public function test_the_gun_the_leftovers_and_the_jobs_that_still_fit_stand_beside_the_cup(): void
+    {
+        $mixed = $this->mix(['parts' => [['product' => $this->paint('Linnet Sea Grey'), 'name' => 'grey', 'stuff' => 'paint', 'amount' => '1', 'base' => 'parts', 'drops' => ''], ['product' => null, 'name' => 'lacquer thinner', 'stuff' => 'lacquer-thinner', 'amount' => '1', 'base' => 'parts', 'drops' => '']], 'hardened' => '60', 'regulator' => ['rest' => '1.75', 'flowing' => '1.45', 'working' => '']])->json();
+        self::assertSame([['fails' => true, 'says' => 'Water acrylic takes own thinner, water below half of it: in lacquer thinner it curdles.']], $mixed['checks']);
+        self::assertStringStartsWith('None of it goes back', $mixed['leftover']);
+        self::assertSame(['lines', 'soft', 'colour', 'primer'], array_column($mixed['tasks'], 'task'));
+        self::assertEqualsWithDelta(0.8 + 0.3, $mixed['tasks'][0]['atRestBar'], 0.001, 'the middle of 0.6 and 1.0, and what it drops');
+        self::assertNotSame([], $mixed['jobs']);
+        foreach ($mixed['jobs'] as $job) {
+            self::assertSame($job['until'] <= $mixed['pot']['dies'], $job['fits'], $job['title']);
+        }
+        self::assertSame([], $this->mix([])->json('jobs'), 'nothing dies without hardener');
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\ElementClickInterceptedException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
@@ -75,19 +76,30 @@ final class Browser
 
     public function click(string $css): void
     {
-        $this->driver->wait(self::WAIT_SECONDS, 100)->until(WebDriverExpectedCondition::elementToBeClickable(WebDriverBy::cssSelector($css)), "not to be clicked: {$css}")->click();
+        $this->clickOn($this->driver->wait(self::WAIT_SECONDS, 100)->until(WebDriverExpectedCondition::elementToBeClickable(WebDriverBy::cssSelector($css)), "not to be clicked: {$css}"));
     }
 
     /** A button or link by its words. */
     public function press(string $words): void
     {
         $by = WebDriverBy::xpath("//*[self::button or self::a][contains(normalize-space(.), '{$words}')]");
-        $this->driver->wait(self::WAIT_SECONDS, 100)->until(WebDriverExpectedCondition::elementToBeClickable($by), "no button says: {$words}")->click();
+        $this->clickOn($this->driver->wait(self::WAIT_SECONDS, 100)->until(WebDriverExpectedCondition::elementToBeClickable($by), "no button says: {$words}"));
+    }
+
+    /** What lies under the edge that stays is brought into the middle first, as a hand would scroll it. */
+    private function clickOn(RemoteWebElement $element): void
+    {
+        try {
+            $element->click();
+        } catch (ElementClickInterceptedException) {
+            $this->script('arguments[0].scrollIntoView({block: "center"})', [$element]);
+            $element->click();
+        }
     }
 
     public function seeText(string $css, string $words): void
     {
-        $this->until(fn (): bool => str_contains($this->text($css), $words), "{$css} does not say \"{$words}\" but \"{$this->text($css)}\"");
+        $this->until(fn (): bool => str_contains($this->text($css), $words), fn (): string => "{$css} does not say \"{$words}\" but \"{$this->text($css)}\"");
     }
 
     public function text(string $css): string
@@ -100,13 +112,16 @@ final class Browser
         return (int) $this->script('return document.querySelectorAll(arguments[0]).length', [$css]);
     }
 
-    /** @param  callable(): bool  $condition */
-    public function until(callable $condition, string $otherwise): void
+    /**
+     * @param  callable(): bool  $condition
+     * @param  string|\Closure(): string  $otherwise
+     */
+    public function until(callable $condition, string|\Closure $otherwise): void
     {
         try {
             $this->driver->wait(self::WAIT_SECONDS, 100)->until(static fn (): bool => $condition());
         } catch (\Facebook\WebDriver\Exception\TimeoutException) {
-            throw new RuntimeException($otherwise.' on '.$this->driver->getCurrentURL());
+            throw new RuntimeException((is_string($otherwise) ? $otherwise : $otherwise()).' on '.$this->driver->getCurrentURL());
         }
     }
 

@@ -1934,35 +1934,36 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/tones/{product}": {
+    "/api/tones": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** A little lighter and a little darker than a paint. */
-        get: {
+        get?: never;
+        put?: never;
+        /** Tones of a colour, what they take together, and which nobody tells apart. */
+        post: {
             parameters: {
                 query?: never;
                 header?: never;
-                path: {
-                    product: components["schemas"]["Id"];
-                };
+                path?: never;
                 cookie?: never;
             };
-            requestBody?: never;
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ToneOrder"];
+                };
+            };
             responses: {
-                /** @description Tones that are just different. */
+                /** @description Done. */
                 200: {
                     headers: {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": {
-                            now: components["schemas"]["Instant"];
-                            tones: components["schemas"]["MixTone"][];
-                        };
+                        "application/json": components["schemas"]["ToneSet"];
                     };
                 };
                 /** @description Refused: what is wrong, where, and what would be right. */
@@ -1976,8 +1977,304 @@ export interface paths {
                 };
             };
         };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/spoons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
         put?: never;
+        /** A spoon read back: what it says of the paint, and, if asked, kept with it. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SpoonOrder"];
+                };
+            };
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Spoon"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A recipe typed in a line, with what can be read two ways. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RecipeText"];
+                };
+            };
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RecipeLines"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps a recipe as a paint of the shelf; under the name of one, in its place. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RecipeKeep"];
+                };
+            };
+            responses: {
+                /** @description Done. */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KeptProduct"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{product}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Answers what can be read two ways. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    product: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RecipeAnswer"];
+                };
+            };
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KeptProduct"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jars/{product}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What is in a jar, how large its drops are, that it was stirred. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    product: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JarChange"];
+                };
+            };
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JarChanged"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jars": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What went into a cup comes out of the jars, all of it or nothing. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JarsTaken"];
+                };
+            };
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JarsLeft"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -3387,6 +3684,15 @@ export interface components {
             hex: string;
         };
         MixColour: {
+            /** @description By counting call-outs instead. */
+            counted: {
+                counts: number;
+                cm2: number;
+                /** @description The house rule asks for it. */
+                chosen: boolean;
+            };
+            /** @description What the plan lays it on. */
+            grounds: components["schemas"]["NamedHex"][];
             id: components["schemas"]["Id"];
             name: string;
             product: components["schemas"]["Id"];
@@ -3397,6 +3703,11 @@ export interface components {
             left: boolean;
         };
         MixPaint: {
+            dropsPerMl: number | null;
+            /** @description What to do before it is used; null where it was stirred lately. */
+            stirring: string | null;
+            lastThird: boolean;
+            spoon: string | null;
             id: components["schemas"]["Id"];
             name: string;
             swatch: string | null;
@@ -3409,6 +3720,7 @@ export interface components {
             ratio: number;
         };
         MixPage: {
+            recipes: components["schemas"]["Recipe"][];
             now: components["schemas"]["Instant"];
             build: components["schemas"]["BuildName"];
             colours: components["schemas"]["MixColour"][];
@@ -3437,6 +3749,7 @@ export interface components {
             cup?: string;
             hardened?: string;
             gun?: string;
+            grounds?: components["schemas"]["NamedHex"][];
             regulator?: {
                 rest?: string;
                 flowing?: string;
@@ -3444,6 +3757,8 @@ export interface components {
             };
         };
         MixedPart: {
+            /** @description Whole jobs of this size left in the jar. */
+            jobs: number | null;
             name: string;
             ml: number;
             grams: number;
@@ -3486,6 +3801,7 @@ export interface components {
             differs: number;
         };
         MixGround: {
+            planned: boolean;
             name: string;
             hex: string;
             hiddenAt: number | null;
@@ -3495,12 +3811,6 @@ export interface components {
             ml: number;
             fits: boolean;
             says: string;
-        };
-        MixTone: {
-            word: string;
-            says: string;
-            product: components["schemas"]["Id"];
-            parts: number;
         };
         MixSign: {
             sign: string;
@@ -3516,15 +3826,32 @@ export interface components {
         MixWash: {
             name: string;
             why: string;
+            hex: string;
+            reads: string;
+            shelf: {
+                name: string;
+                hex: string;
+                reads: string;
+            }[];
         };
         MixLook: {
             hex: string | null;
-            l?: number;
+            l: number | null;
+            /** @description That it rests on a spoon. */
+            fitted: string | null;
+            /** @description What a better ground saves. */
+            saves: string | null;
+            oneMore: string | null;
             says: string;
             grounds: components["schemas"]["MixGround"][];
             wash: components["schemas"]["MixWash"] | null;
         };
         Mixed: {
+            checks: components["schemas"]["MixCheck"][];
+            /** @description What may go back in a jar. */
+            leftover: string;
+            tasks: components["schemas"]["GunTask"][];
+            jobs: components["schemas"]["PotJob"][];
             now: components["schemas"]["Instant"];
             parts: components["schemas"]["MixedPart"][];
             pouring: number[];
@@ -3542,6 +3869,169 @@ export interface components {
             signs: components["schemas"]["MixSign"][];
             regulator: components["schemas"]["MixRegulator"] | null;
             pressure: string | null;
+        };
+        NamedHex: {
+            name: string;
+            hex: string;
+        };
+        MixCheck: {
+            fails: boolean;
+            says: string;
+        };
+        GunTask: {
+            task: string;
+            word: string;
+            nozzleMm: number[];
+            bar: number[];
+            atRestBar: number | null;
+            distanceCm: number[];
+            /** @description To one of paint. */
+            thinner: number;
+            coats: string;
+        };
+        PotJob: {
+            title: string;
+            until: components["schemas"]["Instant"];
+            fits: boolean;
+        };
+        RecipeAsk: {
+            question: string;
+            readings: string[];
+            kept: components["schemas"]["RecipeAskKept"];
+        };
+        /** @description A question as it is kept with the recipe. */
+        RecipeAskKept: {
+            part: number;
+            about: string;
+            readings: {
+                words: string;
+                product: components["schemas"]["Id"] | null;
+                name: string;
+                stuff: string;
+                amount: number;
+                base: string;
+            }[];
+        };
+        RecipeText: {
+            text: string;
+        };
+        RecipeLines: {
+            now: components["schemas"]["Instant"];
+            parts: components["schemas"]["MixPart"][];
+            asks: components["schemas"]["RecipeAsk"][];
+        };
+        Recipe: {
+            id: components["schemas"]["Id"];
+            name: string;
+            swatch: string | null;
+            says: string;
+            ground: string | null;
+            gun: string | null;
+            keptMl: number | null;
+            spoon: string | null;
+            usedOn: string[];
+            parts: components["schemas"]["MixPart"][];
+            asks: components["schemas"]["RecipeAsk"][];
+        };
+        RecipeKeep: {
+            name: string;
+            parts: components["schemas"]["MixPart"][];
+            keptMl?: string;
+            ground?: string;
+            gun?: string;
+            asks?: components["schemas"]["RecipeAskKept"][];
+        };
+        RecipeAnswer: {
+            ask: number;
+            reading: number;
+        };
+        KeptProduct: {
+            now: components["schemas"]["Instant"];
+            product: components["schemas"]["Product"];
+        };
+        JarChange: {
+            /** @description ml */
+            level?: string;
+            /** @description % of the jar */
+            height?: string;
+            /** @description counted into 1 ml */
+            drops?: string;
+            stirred?: boolean;
+        };
+        JarChanged: {
+            now: components["schemas"]["Instant"];
+            product: components["schemas"]["Product"];
+            usedMl: number | null;
+        };
+        JarsTaken: {
+            taken: {
+                product: components["schemas"]["Id"];
+                ml: number;
+            }[];
+        };
+        JarsLeft: {
+            now: components["schemas"]["Instant"];
+            jars: {
+                name: string;
+                levelMl: number;
+            }[];
+        };
+        SpoonOrder: {
+            paints: {
+                product: components["schemas"]["Id"];
+                ml: number;
+            }[];
+            coats: string;
+            which?: components["schemas"]["Id"] | null;
+            keep?: boolean;
+            readings: {
+                ground: string;
+                /** @description steps, below 0 darker */
+                lighter?: number;
+                /** @description steps, below 0 cooler */
+                warmer?: number;
+                /** @description sRGB of the spoon in a photograph */
+                patch?: string;
+                /** @description sRGB of the grey card beside it */
+                card?: string;
+            }[];
+        };
+        Spoon: {
+            now: components["schemas"]["Instant"];
+            product: components["schemas"]["Id"];
+            says: string;
+            was: number;
+            is: number;
+            kept: boolean;
+            predicted: {
+                ground: string;
+                hex: string;
+            }[];
+        };
+        ToneOrder: {
+            product: components["schemas"]["Id"];
+            tones: string[];
+            /** @description of paint for each tone */
+            ml?: string;
+        };
+        ToneSet: {
+            now: components["schemas"]["Instant"];
+            tones: {
+                word: string;
+                hex: string;
+                differs: number;
+                parts: {
+                    product: components["schemas"]["Id"];
+                    name: string;
+                    parts: number;
+                }[];
+            }[];
+            alike: string[];
+            missing: string | null;
+            totals: {
+                name: string;
+                ml: number;
+            }[];
         };
         PhotoMark: {
             x: number;
@@ -3719,6 +4209,8 @@ export interface components {
             present: boolean | null;
             product: components["schemas"]["Id"] | null;
             coats: number | null;
+            /** @description The last coat is thinned more than the others. */
+            extraThinner: boolean;
             coatKind: string | null;
             medium: string | null;
         };

@@ -31,8 +31,12 @@ export function Edge({ frame, buildId, station }: { frame: Frame | undefined; bu
                 {frame?.builds.map((build) => (
                     <Link key={build.id} className="edge-tab" title={build.name} to={`/b/${build.id}/${station}`} aria-current={build.id === buildId ? 'page' : undefined}>
                         <Mark kind={build.aspect.kind} left={leftOf(build.aspect.from, build.aspect.until, at)} onEdge={build.id !== buildId} />
-                        {shortName(build.name)} 1/{build.scale}
-                        {build.aspect.kind === 'done' && ', done'}
+                        <span>
+                            {shortName(build.name)}
+                            {/* With many builds in hand only the one that is open has room for its scale. */}
+                            <span className={frame.builds.length > 4 && build.id !== buildId ? 'unseen' : undefined}> 1/{build.scale}</span>
+                            {build.aspect.kind === 'done' && ', done'}
+                        </span>
                     </Link>
                 ))}
                 <button className="edge-tool" type="button" onClick={() => ask('import')} aria-label="Begin a build">

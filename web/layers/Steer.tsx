@@ -54,6 +54,13 @@ export function Steer({ plan, thing, column, steps, products, look }: Props): Re
                     />
                 </div>
             )}
+            {isColour && cell.coats > 1 && (
+                <div className="steer-row">
+                    <Button data-small onClick={() => void look(`Extra thinner in the last coat ${where}`, pin(about, target, 'extraThinner', true))}>
+                        Thin the last coat more
+                    </Button>
+                </div>
+            )}
             {cell === null && 'medium' in thing && (
                 <NativeSelect label="Medium" value={thing.medium} data={MEDIA.map((m) => ({ value: m, label: m.replaceAll('-', ' ') }))} onChange={(e) => void look(`${e.currentTarget.value.replaceAll('-', ' ')} ${where}`, pin(about, target, 'medium', e.currentTarget.value))} />
             )}

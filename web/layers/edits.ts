@@ -2,7 +2,7 @@ import type { Edit, SectionCap, SectionCell, SectionPin } from '../api/types';
 import { ulid } from '../frame/ulid';
 
 /** What a pin fixes of a layer or a mask. */
-export type PinField = 'coats' | 'product' | 'coatKind' | 'medium' | 'present';
+export type PinField = 'coats' | 'product' | 'coatKind' | 'medium' | 'present' | 'extraThinner';
 
 interface Pinned {
     operation: string;
@@ -18,7 +18,7 @@ export function pinnedOf(cell: SectionCell | SectionCap): Pinned {
 export function pin(about: Pinned, target: string | null, field: PinField, value: string | number | boolean | null): Edit[] {
     const own = about.pins.find((p) => p.target === target);
     if (own !== undefined) {
-        const others = (['coats', 'product', 'coatKind', 'medium', 'present'] as const).filter((f) => f !== field && own[f] !== null);
+        const others = (['coats', 'product', 'coatKind', 'medium', 'present', 'extraThinner'] as const).filter((f) => f !== field && own[f] !== null && own[f] !== false);
 
         return value === null && others.length === 0 ? [{ op: 'remove', list: 'pins', id: own.id }] : [{ op: 'set', list: 'pins', id: own.id, field, value }];
     }
@@ -36,6 +36,7 @@ export function pinWords(of: SectionPin, product: (id: string) => string): strin
         of.coats === null ? '' : of.coats === 1 ? '1 coat' : `${of.coats} coats`,
         of.product === null ? '' : product(of.product),
         of.coatKind === null ? '' : `${of.coatKind} coats`,
+        of.extraThinner ? 'last coat with extra thinner' : '',
         of.medium === null ? '' : of.medium.replaceAll('-', ' '),
     ].filter(Boolean);
 

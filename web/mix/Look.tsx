@@ -1,14 +1,8 @@
-import { Button } from '@mantine/core';
-import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
-import { api } from '../api/client';
-import type { Mixed, MixTone } from '../api/types';
+import type { Mixed } from '../api/types';
 
 /** What it will look like over each ground, coat by coat, large and on neutral grey; framed where the ground is hidden. */
-export function Look({ look, product, take }: { look: Mixed['colour']; product: string | null; take: (product: string, parts: number) => void }): ReactElement {
-    const { data } = useQuery({ queryKey: ['tones', product], queryFn: () => api.get<{ tones: MixTone[] }>(`tones/${product ?? ''}`), enabled: product !== null, refetchInterval: false, staleTime: Infinity });
-    const tones = product === null ? [] : (data?.tones ?? []);
-
+export function Look({ look }: { look: Mixed['colour'] }): ReactElement {
     return (
         <section className="card look" aria-labelledby="look-title">
             <h2 id="look-title" className="card-title">
@@ -32,6 +26,7 @@ export function Look({ look, product, take }: { look: Mixed['colour']; product: 
                                 <tr key={ground.name}>
                                     <th scope="row">
                                         {ground.name}
+                                        {ground.planned && <small>as planned</small>}
                                         <small>{ground.hiddenAt === null ? 'never in 12' : `hidden at ${ground.hiddenAt}`}</small>
                                     </th>
                                     {ground.coats.map((coat, n) => (
@@ -46,19 +41,12 @@ export function Look({ look, product, take }: { look: Mixed['colour']; product: 
                 </div>
             )}
             <p data-testid="look">{look.says}</p>
-            {tones.map((tone) => (
-                <p key={tone.word} className="tone">
-                    <span>
-                        A little {tone.word}: {tone.says}.
-                    </span>
-                    <Button data-small onClick={() => take(tone.product, tone.parts)}>
-                        Mix it
-                    </Button>
-                </p>
-            ))}
+            {look.fitted !== null && <p data-testid="fitted">{look.fitted}</p>}
+            {look.saves !== null && <p data-testid="saves">{look.saves}</p>}
+            {look.oneMore !== null && <p>{look.oneMore}</p>}
             {look.wash !== null && (
-                <p>
-                    Wash: <strong>{look.wash.name}</strong>, {look.wash.why}.
+                <p data-testid="wash">
+                    Wash: <strong>{look.wash.name}</strong> reads {look.wash.reads} on it; {look.wash.why}.{look.wash.shelf.length > 0 && ` On the shelf: ${look.wash.shelf.map((w) => `${w.name} ${w.reads}`).join(', ')}.`}
                 </p>
             )}
         </section>

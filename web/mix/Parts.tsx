@@ -1,5 +1,5 @@
 import { Button, NativeSelect } from '@mantine/core';
-import type { ReactElement } from 'react';
+import type { ReactElement, ReactNode } from 'react';
 import type { Mixed, MixOrder, MixPage } from '../api/types';
 import { lineOf, type Line } from './order';
 
@@ -9,6 +9,9 @@ interface Props {
     set: (next: MixOrder) => void;
     mixed: Mixed | undefined;
     wrong: (path: string) => string | undefined;
+    /** Writes what was poured down, where the recipe is a kept one; null where it is not. */
+    poured: (() => void) | null;
+    children?: ReactNode;
 }
 
 const BASES = [
@@ -30,7 +33,7 @@ const OTHERS = [
 ];
 
 /** The recipe: what, how much and of what, with ml, drops and grams side by side; and what really went in. */
-export function Parts({ page, order, set, mixed, wrong }: Props): ReactElement {
+export function Parts({ page, order, set, mixed, wrong, poured: log, children }: Props): ReactElement {
     const change = (i: number, more: Partial<Line>): void => set({ ...order, parts: order.parts.map((p, n) => (n === i ? { ...p, ...more } : p)) });
     const poured = order.poured ?? order.parts.map(() => ({ ml: '' }));
     const pour = (i: number, ml: string): void => set({ ...order, poured: order.parts.map((_, n) => (n === i ? { ml } : (poured[n] ?? { ml: '' }))) });
@@ -136,8 +139,14 @@ export function Parts({ page, order, set, mixed, wrong }: Props): ReactElement {
                     }}
                     data={[{ value: '', label: 'Thinner, additive, hardener' }, ...OTHERS.map((o) => ({ value: o.value, label: o.label }))]}
                 />
-                {mixed !== undefined && mixed.dropError !== null && <small>Whole drops are {(100 * mixed.dropError).toFixed(1)} % off; a drop is {mixed.parts[0]?.mlPerDrop.toFixed(3)} ml, as usual until counted.</small>}
+                {mixed !== undefined && mixed.dropError !== null && <small>Whole drops are {(100 * mixed.dropError).toFixed(1)} % off; a drop of {order.parts[0]?.name} is {mixed.parts[0]?.mlPerDrop.toFixed(3)} ml, {mixed.parts[0]?.counted === true ? 'as counted' : 'as usual until counted'}.</small>}
             </div>
+            {children}
+            {mixed?.checks.map((c) => (
+                <p key={c.says} className={c.fails ? 'bad' : undefined} role="alert" data-testid="check">
+                    {c.says}
+                </p>
+            ))}
             {mixed?.poured != null && (
                 <div className="poured" data-bad={mixed.poured.contradicts || undefined} role="status" data-testid="poured">
                     <p>
@@ -154,6 +163,11 @@ export function Parts({ page, order, set, mixed, wrong }: Props): ReactElement {
                                 That is added
                             </Button>
                         </>
+                    )}
+                    {log !== null && (
+                        <Button data-small data-testid="log-poured" onClick={log}>
+                            Write down what was poured
+                        </Button>
                     )}
                 </div>
             )}

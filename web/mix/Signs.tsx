@@ -1,6 +1,7 @@
 import { TextInput } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
 import type { Mixed, MixOrder } from '../api/types';
+import { Gun } from './Gun';
 
 interface Props {
     order: MixOrder;
@@ -20,7 +21,7 @@ export function Signs({ order, set, mixed, wrong }: Props): ReactElement {
     return (
         <section className="card signs" aria-labelledby="signs-title">
             <h2 id="signs-title" className="card-title">
-                Does it run right?
+                Does it run right, and how is the gun set?
             </h2>
             <div className="match-jars" role="group" aria-label="What it shows">
                 {mixed.signs.map((s) => (
@@ -43,6 +44,7 @@ export function Signs({ order, set, mixed, wrong }: Props): ReactElement {
                         {bar('working', 'Wanted, bar')}
                     </div>
                     {mixed.regulator !== null && <p data-testid="regulator">{mixed.regulator.says}</p>}
+                    <Gun mixed={mixed} />
                 </>
             )}
         </section>

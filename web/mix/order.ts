@@ -1,4 +1,4 @@
-import type { MixOrder, MixPage, MixPaint } from '../api/types';
+import type { MixOrder, MixPage, MixPaint, Recipe } from '../api/types';
 
 export type Line = MixOrder['parts'][number];
 
@@ -8,14 +8,37 @@ export function thinnerOf(paint: MixPaint): Line {
 }
 
 export function lineOf(paint: MixPaint, amount: string): Line {
-    return { product: paint.id, name: paint.name, stuff: 'paint', amount, base: 'parts', drops: '' };
+    return { product: paint.id, name: paint.name, stuff: 'paint', amount, base: 'parts', drops: paint.dropsPerMl === null ? '' : String(paint.dropsPerMl) };
 }
 
-/** A colour of the build as it stands in the plan: one part of its paint, thinned in the middle of its range, for all its areas. */
+/** The lines of a kept recipe, with the drops of the bottles as they are counted now. */
+export function linesOf(recipe: Pick<Recipe, 'parts'>, page: MixPage): Line[] {
+    return recipe.parts.map((part) => {
+        const counted = page.paints.find((p) => p.id === part.product)?.dropsPerMl ?? null;
+
+        return counted === null ? part : { ...part, drops: String(counted) };
+    });
+}
+
+/** A colour of the build as it stands in the plan: its paint, or its recipe, thinned in the middle of its range, for all its areas. */
 export function orderFor(page: MixPage, colourId: string | null): MixOrder {
     const colour = page.colours.find((c) => c.id === colourId) ?? page.colours.find((c) => c.left) ?? page.colours[0];
     const paint = page.paints.find((p) => p.id === colour?.product) ?? page.paints[0];
-    const parts = paint === undefined ? [] : [lineOf(paint, '1'), ...(paint.ratio > 0 && paint.family !== 'aerosol' ? [thinnerOf(paint)] : [])];
+    const recipe = page.recipes.find((r) => r.id === paint?.id);
+    const parts = recipe !== undefined ? linesOf(recipe, page) : paint === undefined ? [] : [lineOf(paint, '1'), ...(paint.ratio > 0 && paint.family !== 'aerosol' ? [thinnerOf(paint)] : [])];
 
-    return { parts, known: 'area', part: 0, ml: '', cm2: String(colour?.cm2 ?? 100), coats: String(colour?.coats ?? 2.5), tool: paint?.family === 'aerosol' ? 'aerosol' : 'airbrush', cup: '7', hardened: '', gun: '0.35', regulator: { rest: '', flowing: '', working: '' } };
+    return {
+        parts,
+        known: 'area',
+        part: 0,
+        ml: '',
+        cm2: String((colour?.counted.chosen === true ? colour.counted.cm2 : colour?.cm2) ?? 100),
+        coats: String(colour?.coats ?? 2.5),
+        tool: paint?.family === 'aerosol' ? 'aerosol' : 'airbrush',
+        cup: '7',
+        hardened: '',
+        gun: '0.35',
+        grounds: colour?.grounds ?? [],
+        regulator: { rest: '', flowing: '', working: '' },
+    };
 }

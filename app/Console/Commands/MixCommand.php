@@ -7,48 +7,64 @@ namespace App\Console\Commands;
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Lines\NotRead;
 use AmberStep\Core\Lines\TypedNumber;
+use AmberStep\Core\Mixing\Ask;
 use AmberStep\Core\Mixing\Base;
 use AmberStep\Core\Mixing\Batch;
 use AmberStep\Core\Mixing\Drops;
+use AmberStep\Core\Mixing\KeptRecipe;
 use AmberStep\Core\Mixing\Part;
 use AmberStep\Core\Mixing\Poured;
 use AmberStep\Core\Mixing\Recipe;
+use AmberStep\Core\Mixing\RecipeLine;
 use AmberStep\Core\Mixing\Stuff;
+use App\Repositories\ShelfRepository;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** A ratio at a size: ml, whole drops, and what puts a cup right that was poured otherwise; exit 1 where it was. */
 final class MixCommand extends Speaks
 {
-    protected $signature = 'amber:mix {ratio : parts of paint, with colons, such as 3:2; what begins with t is thinner, 3:2:t6} {--total= : ml in all} {--drops= : drops in all} {--additive= : per cent of paint and thinner} {--poured= : ml of each that went in, with colons} {--json : print JSON}';
+    protected $signature = 'amber:mix {ratio : parts of paint, with colons, such as 3:2; what begins with t is thinner, 3:2:t6; or in words, "3 sea grey + 1 ground white + 5 % retarder"} {--total= : ml in all} {--drops= : drops in all} {--additive= : per cent of paint and thinner} {--poured= : ml of each that went in, with colons} {--json : print JSON}';
 
     protected $description = 'Work a ratio out in ml and whole drops';
 
-    public function handle(): int
+    public function handle(ShelfRepository $shelf): int
     {
-        return $this->speak(function (): int {
-            $recipe = $this->recipe();
+        return $this->speak(function () use ($shelf): int {
+            $kept = $this->inWordsOf($shelf);
+            $recipe = $kept?->recipe() ?? $this->recipe();
             $drops = $this->number('drops', 1, Drops::MOST);
             $batch = $drops === null ? $recipe->total($this->number('total', 0, 1000) ?? 5.0) : null;
             $whole = Drops::of(self::dropShares($recipe), (int) round($drops ?? array_sum($recipe->total($batch?->totalMl() ?? 5.0)->drops())));
             $batch ??= new Batch($recipe, array_map(static fn (int $n, Part $p): float => $n * $p->mlPerDrop(), $whole->counts, $recipe->parts));
             $poured = $this->poured($recipe);
-            $out = ['parts' => array_map(static fn (Part $p, float $ml, float $g, int $n): array => ['name' => $p->name, 'ml' => round($ml, 4), 'grams' => round($g, 4), 'drops' => $n], $recipe->parts, $batch->ml, $batch->grams(), $whole->counts), 'totalMl' => round($batch->totalMl(), 4), 'dropError' => round($whole->error, 4), 'poured' => $poured === null ? null : ['contradicts' => $poured->contradicts(), 'add' => array_map(static fn (float $a): float => round($a, 4), $poured->add), 'rebuilt' => array_map(static fn (float $r): float => round($r, 4), $poured->rebuilt)]];
+            $out = ['parts' => array_map(static fn (Part $p, float $ml, float $g, int $n): array => ['name' => $p->name, 'ml' => round($ml, 4), 'grams' => round($g, 4), 'drops' => $n], $recipe->parts, $batch->ml, $batch->grams(), $whole->counts), 'totalMl' => round($batch->totalMl(), 4), 'dropError' => round($whole->error, 4), 'poured' => $poured === null ? null : ['contradicts' => $poured->contradicts(), 'add' => array_map(static fn (float $a): float => round($a, 4), $poured->add), 'rebuilt' => array_map(static fn (float $r): float => round($r, 4), $poured->rebuilt)], 'asks' => array_map(static fn (Ask $a): string => $a->question(), $kept->asks ?? [])];
             $this->option('json') === true ? $this->output->writeln(self::json($out), OutputInterface::OUTPUT_RAW) : $this->inWords($out);
 
-            return $poured?->contradicts() === true ? self::FAILURE : self::SUCCESS;
+            return $poured?->contradicts() === true || $kept?->isVerified() === false ? self::FAILURE : self::SUCCESS;
         });
     }
 
-    /** @param  array{parts: list<array{name: string, ml: float, grams: float, drops: int}>, totalMl: float, dropError: float, poured: array{contradicts: bool, add: list<float>, rebuilt: list<float>}|null}  $out */
+    /** @param  array{parts: list<array{name: string, ml: float, grams: float, drops: int}>, totalMl: float, dropError: float, poured: array{contradicts: bool, add: list<float>, rebuilt: list<float>}|null, asks: list<string>}  $out */
     private function inWords(array $out): void
     {
         foreach ($out['parts'] as $part) {
-            $this->line(sprintf('%-12s %8.2f ml %6d drops %8.2f g', $part['name'], $part['ml'], $part['drops'], $part['grams']));
+            $this->line(sprintf('%-22s %8.2f ml %6d drops %8.2f g', $part['name'], $part['ml'], $part['drops'], $part['grams']));
         }
         $this->line(sprintf('%.2f ml in all; whole drops are %.1f %% off', $out['totalMl'], 100 * $out['dropError']));
+        foreach ($out['asks'] as $question) {
+            $this->line("Unverified. {$question}");
+        }
         if ($out['poured'] !== null) {
             $this->line($out['poured']['contradicts'] ? 'What was poured contradicts the ratio: add '.implode(', ', array_map(static fn (float $a): string => sprintf('%.2f ml', $a), $out['poured']['add'])).'; or it should have been '.implode(', ', array_map(static fn (float $r): string => sprintf('%.2f ml', $r), $out['poured']['rebuilt'])) : 'Poured as the ratio says.');
         }
+    }
+
+    /** A recipe in words is read with the names of the shelf; null where it is a plain ratio. */
+    private function inWordsOf(ShelfRepository $shelf): ?KeptRecipe
+    {
+        $text = $this->argument('ratio');
+
+        return is_string($text) && preg_match('/[^\d.,:t\s]/i', $text) === 1 ? (new RecipeLine($shelf->shelf()))->read($text) : null;
     }
 
     /** @return non-empty-list<float> */

@@ -31,7 +31,7 @@ abstract class Speaks extends Command
         try {
             return $do();
         } catch (BadDocument $e) {
-            return $this->refuse('The file cannot be taken as it is.', $e->problems);
+            return $this->refuse($this->hasArgument('file') ? 'The file cannot be taken as it is.' : 'That cannot be worked out as it is.', $e->problems);
         } catch (Conflict $e) {
             return $this->refuse($e->getMessage(), [new Problem('', 'is here already', 'say --replace or --copy')]);
         }

@@ -8,31 +8,33 @@ use AmberStep\Core\Colour\Coverage;
 use AmberStep\Core\Colour\KubelkaMunk;
 use AmberStep\Core\Colour\Ratio;
 use AmberStep\Core\Colour\Srgb;
-use AmberStep\Core\Colour\Tones;
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Colour;
+use AmberStep\Core\Kit\Size;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
 use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Mixing\Counting;
 use AmberStep\Core\Mixing\Order;
-use AmberStep\Core\Mixing\Stuff;
+use AmberStep\Core\Plan\Grounds;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
 use App\Build\Planner;
 use App\Clock\BenchClock;
 use App\Http\Answer;
+use App\Http\Presenters\JarPresenter;
 use App\Http\Presenters\KitPresenter;
 use App\Http\Presenters\MixPresenter;
 use App\Repositories\BuildRepository;
 use App\Repositories\ShelfRepository;
+use App\Repositories\UsedOn;
 use App\Repositories\Uses;
 use App\Room\RoomSource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** The mixing bench: what a colour of the build needs, what a recipe comes to, which ratio matches. */
 final readonly class MixController
@@ -48,11 +50,14 @@ final readonly class MixController
         $loaded = $this->load($build);
         $plan = $this->planner->plan($loaded);
         $shelf = $plan->context->shelf;
+        $jars = new JarPresenter($plan->nowEpoch, $loaded->kit->zone);
+        $used = (new UsedOn)->all();
 
         return $this->answer->json([
             'build' => KitPresenter::name($loaded),
             'colours' => array_values(array_filter(array_map(static fn (Colour $c): ?array => self::colour($c, $plan, $shelf), $loaded->kit->colours), is_array(...))),
-            'paints' => array_values(array_map(static fn (Product $p): array => ['id' => $p->id, 'name' => $p->name, 'swatch' => $p->swatch, 'solid' => $p->role === Role::Colour && $p->swatch !== null, 'family' => $p->family->value, 'levelMl' => $p->levelMl, 'sizeMl' => $p->sizeMl, 'thinner' => $p->family->figures()->thinner, 'thinnerStuff' => Stuff::thinning($p->family)->value, 'ratio' => $p->family->figures()->thinnerPerPaint->middle()], array_filter($shelf->products, static fn (Product $p): bool => in_array($p->role, [Role::Colour, Role::Metallic, Role::TintedClear, Role::Primer, Role::Varnish], true)))),
+            'paints' => array_values(array_map($jars->paint(...), array_filter($shelf->products, static fn (Product $p): bool => in_array($p->role, [Role::Colour, Role::Metallic, Role::TintedClear, Role::Primer, Role::Varnish], true)))),
+            'recipes' => array_values(array_filter(array_map(static fn (Product $p): ?array => $jars->recipe($p, $used[$p->id] ?? []), $shelf->products), is_array(...))),
             'temperatureC' => round($this->rooms->room($this->clock->epoch())->at($this->clock->epoch())->temperatureC, 1),
         ]);
     }
@@ -65,7 +70,8 @@ final readonly class MixController
         $now = $this->clock->epoch();
         $presenter = new MixPresenter($this->shelf->shelf(), $this->planner->house($loaded), $this->rooms->room($now)->at($now)->temperatureC, $now, $loaded->kit->zone, $this->uses);
 
-        return $this->answer->json($presenter->of($order, $loaded->kit->parts[0]->mouldedColour ?? null));
+        // Which jobs still fit before a hardened mix dies only the plan knows; it is asked for nothing else.
+        return $this->answer->json($presenter->of($order, $loaded->kit->parts[0]->mouldedColour ?? null, $order->hardened === null ? null : $this->planner->plan($loaded)));
     }
 
     /**
@@ -99,25 +105,9 @@ final readonly class MixController
         if ($jars === []) {
             throw BadDocument::at('jars', 'are fewer than two', 'choose two to four paints');
         }
-        $found = Ratio::matching(Srgb::fromHex($wanted)->lab(), array_map(static fn (Product $p): array => [$p->spectrum(), 1.0, Coverage::scattering($p)], $jars), 5, count($jars) < 4 ? Ratio::MOST_PARTS : 6);
+        $found = Ratio::matching(Srgb::fromHex($wanted)->lab(), array_map(static fn (Product $p): array => [$p->spectrum(), Coverage::strength($p), Coverage::scattering($p)], $jars));
 
         return $this->answer->json(['ratios' => array_map(static fn (Ratio $r): array => ['parts' => $r->parts, 'differs' => round($r->differs, 2), 'says' => $r->says(), 'hex' => $r->spectrum->map(static fn (float $v): float => KubelkaMunk::thick(KubelkaMunk::ks($v)))->srgb()->hex()], $found)]);
-    }
-
-    /** A little lighter and a little darker, for panels, faded patches, pre-shade. */
-    public function tones(string $product): JsonResponse
-    {
-        $shelf = $this->shelf->shelf();
-        $base = $shelf->find($product) ?? throw new NotFoundHttpException;
-        $tones = [];
-        foreach ($base->swatch === null || $base->role !== Role::Colour ? [] : ['lighter' => true, 'darker' => false] as $word => $lighter) {
-            $tone = Tones::towards($base, $shelf, $lighter);
-            if ($tone !== null) {
-                $tones[] = ['word' => $word, 'says' => sprintf('%d parts to 1 of %s, ΔE %.1f: seen side by side, not across the room', $tone[1], $tone[0]->name, $tone[2]), 'product' => $tone[0]->id, 'parts' => $tone[1]];
-            }
-        }
-
-        return $this->answer->json(['tones' => $tones]);
     }
 
     /** @return array<string, mixed>|null null where no paint is there to be mixed */
@@ -128,6 +118,7 @@ final readonly class MixController
         if ($product === null) {
             return null;
         }
+        $grounds = array_slice(Grounds::ofColour($colour->id, $plan), 0, 4);
         $coats = 0.0;
         foreach ($plan->left as $planned) {
             if ($planned->step->operation === Operation::Colour && $planned->step->counted() === $colour->id && ! $planned->step->isRemedy()) {
@@ -138,6 +129,8 @@ final readonly class MixController
         return [
             'id' => $colour->id, 'name' => $colour->name, 'product' => $product->id, 'swatch' => $product->swatch,
             'cm2' => round(array_sum(array_map(static fn (Area $a): float => $a->cm2(), $areas)), 1),
+            'counted' => ['counts' => round($counts = array_sum(array_map(static fn (Area $a): float => Counting::counts($plan->context->kit, $a->id), $areas)), 1), 'cm2' => round($counts * Size::CM2_PER_COUNT, 1), 'chosen' => $plan->context->house->says('estimate', 'count')],
+            'grounds' => array_map(static fn (string $name, string $hex): array => ['name' => $name, 'hex' => $hex], array_keys($grounds), $grounds),
             'areas' => array_map(static fn (Area $a): string => $a->name, $areas),
             'coats' => $coats === 0.0 ? 2.5 : $coats, 'left' => $coats > 0,
         ];

@@ -4,18 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Presenters;
 
-use AmberStep\Core\Colour\Blend;
-use AmberStep\Core\Colour\Coverage;
-use AmberStep\Core\Colour\Spectrum;
-use AmberStep\Core\Colour\WashColour;
 use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Product;
-use AmberStep\Core\Material\Role;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Mixing\Batch;
+use AmberStep\Core\Mixing\CupCheck;
 use AmberStep\Core\Mixing\Drops;
+use AmberStep\Core\Mixing\Jar;
 use AmberStep\Core\Mixing\Known;
 use AmberStep\Core\Mixing\Need;
 use AmberStep\Core\Mixing\Order;
@@ -24,19 +21,16 @@ use AmberStep\Core\Mixing\Pass;
 use AmberStep\Core\Mixing\PotLife;
 use AmberStep\Core\Mixing\Poured;
 use AmberStep\Core\Mixing\Stuff;
-use AmberStep\Core\Plan\Hiding;
+use AmberStep\Core\Plan\Plan;
+use AmberStep\Core\Plan\Words;
 use AmberStep\Core\Spray\Consistency;
 use AmberStep\Core\Spray\Regulator;
+use AmberStep\Core\Spray\Task;
 use App\Repositories\Uses;
 
 /** What a recipe comes to: ml, drops and grams, the cup in pouring order, the sum, what was poured, what it will look like. */
 final readonly class MixPresenter
 {
-    /** Grounds a coat is shown over (handbook 4, Colour). */
-    private const GROUNDS = ['black' => '#232325', 'grey' => '#9B9B9B', 'white' => '#F5F5F0', 'pink' => '#DCA5A0'];
-
-    private const COATS = 5;
-
     /** µm of wet film that runs on uprights (handbook 2). */
     private const RUNS = 120.0;
 
@@ -45,7 +39,7 @@ final readonly class MixPresenter
     }
 
     /** @return array<string, mixed> */
-    public function of(Order $order, ?string $plastic = null): array
+    public function of(Order $order, ?string $plastic = null, ?Plan $plan = null): array
     {
         $known = $this->paints($order);
         $family = $known === [] ? Family::WaterAcrylic : $known[0][0]->family;
@@ -64,16 +58,20 @@ final readonly class MixPresenter
         $whole = self::wholeDrops($batch);
 
         return [
-            'parts' => array_map(static fn (Part $p, int $i): array => ['name' => $p->name, 'ml' => round($batch->ml[$i], 4), 'grams' => round($grams[$i], 4), 'drops' => round($drops[$i], 2), 'whole' => $whole?->counts[$i], 'to' => round($to[$i], 4), 'mlPerDrop' => round($p->mlPerDrop(), 4), 'counted' => $p->mlPerDrop !== null, 'base' => $p->base->word()], $order->recipe->parts, array_keys($order->recipe->parts)),
+            'parts' => array_map(fn (Part $p, int $i): array => ['name' => $p->name, 'ml' => round($batch->ml[$i], 4), 'grams' => round($grams[$i], 4), 'drops' => round($drops[$i], 2), 'whole' => $whole?->counts[$i], 'to' => round($to[$i], 4), 'mlPerDrop' => round($p->mlPerDrop(), 4), 'counted' => $p->mlPerDrop !== null, 'base' => $p->base->word(), 'jobs' => $this->jobsLeft($order->products[$i], $batch->ml[$i])], $order->recipe->parts, array_keys($order->recipe->parts)),
             'pouring' => array_column($pouring, 0), 'pouringWords' => $this->house->says('pouring', 'thinner-first') ? 'Thinner first, so that no neat paint sits in the nozzle.' : 'Paint first: the thinner washes it off the wall of the cup.',
             'totalMl' => round($batch->totalMl(), 4), 'cups' => $batch->cups($order->cupMl), 'cupMl' => $order->cupMl,
             'dropError' => $whole === null ? null : round($whole->error, 4),
             'need' => $need === null ? null : ['lines' => array_map(static fn (array $l): array => ['what' => $l[0], 'ml' => round($l[1], 4), 'origin' => $l[2]], $need->lines()), 'totalMl' => round($need->totalMl, 4), 'plainMl' => round($need->plainMl(), 4), 'jobs' => $need->learned->jobs],
             'pass' => $need === null ? null : self::pass($order, $figures->referenceFilmMicrons, $figures->solidsByVolume),
             'wet' => $this->wet($order, $figures->referenceFilmMicrons, $figures->solidsByVolume),
-            'poured' => $order->poured === null || array_sum($order->poured) <= 0 ? null : self::poured($order, $order->poured),
+            'poured' => $order->poured === null || array_sum($order->poured) <= 0 ? null : self::poured($order, $order->poured, ($known[0][0] ?? null)?->isMetallic() === true),
             'pot' => $order->hardened === null ? null : $this->pot($order->hardened),
-            'colour' => $this->colour($order, $plastic),
+            'colour' => (new LookPresenter($this->shelf, $this->house))->of($order, $paints === [] ? [] : $known, $need, $plastic),
+            'checks' => array_map(static fn (array $c): array => ['fails' => $c[0], 'says' => $c[1]], CupCheck::of($order->recipe, array_map($this->shelf->find(...), $order->products))),
+            'leftover' => Jar::leftover($order->isHardened(), $order->thinnerPerPaint() > 0, $order->isMixed(), $this->house),
+            'tasks' => $this->tasks($family, ($known[0][0] ?? null)?->isMetallic() === true, $order->regulator),
+            'jobs' => $this->jobs($order, $plan),
             'signs' => self::signs($batch),
             'regulator' => $order->regulator === null ? null : self::regulator($order->regulator, $order->workingBar),
             'pressure' => $order->tool->isAirbrush() ? sprintf('%g to %g bar working, typically', $figures->pressureBar->low, $figures->pressureBar->high) : null,
@@ -97,6 +95,14 @@ final readonly class MixPresenter
         $rest = $working === null ? null : $regulator->atRest($working);
 
         return ['dropBar' => round($regulator->dropBar, 2), 'atRestBar' => $rest === null ? null : round($rest, 2), 'says' => sprintf('It drops %.2f bar with the trigger down.', $regulator->dropBar).($rest === null ? '' : sprintf(' For %.2f bar set %.2f at rest, %.1f psi.', $working, $rest, $rest * Regulator::PSI_PER_BAR))];
+    }
+
+    /** Whole jobs of this size that are left in the jar. */
+    private function jobsLeft(?string $productId, float $ml): ?int
+    {
+        $product = $this->shelf->find($productId);
+
+        return $product === null || $ml <= 0 ? null : (new Jar($product))->jobs($ml);
     }
 
     private static function wholeDrops(Batch $batch): ?Drops
@@ -134,21 +140,20 @@ final readonly class MixPresenter
      * @param  list<float>  $ml
      * @return array<string, mixed>
      */
-    private static function poured(Order $order, array $ml): array
+    private static function poured(Order $order, array $ml, bool $metallic): array
     {
         $poured = Poured::against($order->recipe, $ml === [] ? [0.0] : $ml);
-        $names = array_map(static fn (Part $p): string => $p->name, $order->recipe->parts);
         $add = [];
         foreach ($poured->add as $i => $each) {
             if ($each > 0.005) {
-                $add[] = sprintf('%.2f ml of %s', $each, $names[$i]);
+                $add[] = sprintf('%.2f ml of %s', $each, $order->recipe->parts[$i]->name);
             }
         }
-        $off = (int) array_search(max(array_map(abs(...), $poured->off)), array_map(abs(...), $poured->off), true);
+        $late = $poured->isOnlyThinner($order->recipe);
 
         return [
             'contradicts' => $poured->contradicts(),
-            'says' => $poured->contradicts() ? sprintf('%s is %d %% %s what the rest asks for.', ucfirst($names[$off]), round(100 * abs($poured->off[$off])), $poured->off[$off] > 0 ? 'over' : 'under') : 'As the recipe says, as near as anybody pours.',
+            'says' => ($poured->contradicts() ? $poured->worst($order->recipe) : 'As the recipe says, as near as anybody pours.').($late ? ($metallic ? ' Only thinner is over: the flakes of a metallic drift off the edges in it.' : ' Only thinner is over: on a solid colour that is allowed for a last coat, it flows out.') : ''),
             'add' => array_map(static fn (float $a): float => round($a, 4), $poured->add), 'addWords' => $add === [] ? null : 'Add '.implode(' and ', $add).'.',
             'rebuilt' => array_map(static fn (float $r): float => round($r, 4), $poured->rebuilt),
         ];
@@ -177,62 +182,39 @@ final readonly class MixPresenter
         return $paints;
     }
 
-    /** @return array<string, mixed> */
-    private function colour(Order $order, ?string $plastic): array
+    /** @return list<array<string, mixed>> how the gun is set for each task, with what to set at rest where the regulator was read */
+    private function tasks(Family $family, bool $metallic, ?Regulator $regulator): array
     {
-        $paints = $this->paints($order);
-        $unknown = array_filter($order->recipe->parts, static fn (Part $p): bool => $p->stuff === Stuff::Paint);
-        $seen = array_filter($paints, static fn (array $p): bool => $p[0]->swatch !== null && $p[0]->role !== Role::Varnish);
-        if ($seen === [] || count($seen) < count($unknown)) {
-            return ['hex' => null, 'says' => 'The look is worked out from paints of the shelf that have a colour.', 'grounds' => [], 'wash' => null];
+        if ($family === Family::Aerosol || $family === Family::ArtistOil) {
+            return [];
         }
-        $blend = new Blend(array_values($seen));
-        $refused = $blend->refuses();
-        if ($refused !== null) {
-            return ['hex' => null, 'says' => ucfirst($refused).'.', 'grounds' => [], 'wash' => null];
-        }
-        $sheen = $paints[0][0]->sheen;
-        $hidden = Hiding::threshold($this->house);
-        $grounds = [...self::GROUNDS, ...($plastic === null ? [] : ['the plastic' => $plastic])];
-        $rows = [];
-        foreach ($grounds as $name => $hex) {
-            $rows[] = self::ground($name, $hex, $blend, $sheen, $hidden);
-        }
-        $lab = $blend->thick->lab();
-        [$wash, $why] = WashColour::for($lab);
 
-        return [
-            'hex' => Blend::seen($blend->thick, $sheen)->srgb()->hex(), 'l' => round($lab->l, 1),
-            'says' => self::best($rows).' Screens differ and this predicts: the spoon decides.',
-            'grounds' => $rows, 'wash' => ['name' => $wash, 'why' => $why],
-        ];
+        return array_map(function (Task $t) use ($family, $metallic, $regulator): array {
+            $bar = $t->pressureBar($family, $this->house);
+            $middle = ($bar[0] + $bar[1]) / 2;
+
+            return ['task' => $t->value, 'word' => $t->word(), 'nozzleMm' => $t->nozzleMm($metallic), 'bar' => $bar, 'atRestBar' => $regulator === null ? null : round($regulator->atRest($middle), 2), 'distanceCm' => $t->distanceCm(), 'thinner' => round($t->thinnerPerPaint($family, $this->house), 2), 'coats' => $t->coats()];
+        }, Task::cases());
     }
 
-    /** @return array<string, mixed> */
-    private static function ground(string $name, string $hex, Blend $blend, ?\AmberStep\Core\Material\Sheen $sheen, float $hidden): array
+    /**
+     * Jobs of the plan that are still done before the mix dies, one after the other.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function jobs(Order $order, ?Plan $plan): array
     {
-        $ground = Spectrum::of($hex);
-        $coats = [];
-        for ($n = 0; $n <= self::COATS; $n++) {
-            $coats[] = ['hex' => Blend::seen($blend->after($n, $ground), $n === 0 ? null : $sheen)->srgb()->hex(), 'differs' => round($blend->differs($n, $ground), 2)];
+        if ($plan === null || $order->hardened === null) {
+            return [];
         }
-
-        return ['name' => $name, 'hex' => $hex, 'hiddenAt' => $blend->coats($ground, $hidden), 'coats' => $coats];
-    }
-
-    /** @param  non-empty-list<array<string, mixed>>  $rows */
-    private static function best(array $rows): string
-    {
-        $best = null;
-        foreach ($rows as $row) {
-            if ($row['hiddenAt'] !== null && ($best === null || $row['hiddenAt'] < $best['hiddenAt'])) {
-                $best = $row;
+        $until = $this->nowEpoch + (int) (60 * PotLife::at($order->hardened, $this->temperatureC));
+        $fits = [];
+        foreach ($plan->byTime() as $planned) {
+            if ($planned->step->operation->sprays() && in_array($planned->step->product?->id, $order->products, true) && $planned->startEpoch < $until) {
+                $fits[] = ['title' => Words::title($planned->step, $plan->context).', '.Words::where($planned->step, $plan->context), 'until' => Instant::format($planned->endEpoch), 'fits' => $planned->endEpoch <= $until];
             }
         }
-        $never = array_filter($rows, static fn (array $r): bool => $r['hiddenAt'] === null);
 
-        return $best === null
-            ? sprintf('No ground is hidden in %d coats: spray a nearer colour first.', Coverage::NEVER)
-            : sprintf('Over %s it is hidden in %d light %s.%s', $best['name'], $best['hiddenAt'], $best['hiddenAt'] === 1 ? 'coat' : 'coats', $never === [] ? '' : ' Over '.implode(', ', array_map(static fn (array $r): string => (string) $r['name'], $never)).' never in '.Coverage::NEVER.'.');
+        return array_slice($fits, 0, 6);
     }
 }

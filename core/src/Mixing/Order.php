@@ -23,9 +23,10 @@ final readonly class Order
      * @param  list<float>|null  $poured  ml of each that went in
      * @param  float|null  $nozzleMm  of the gun; null: no gun
      * @param  float|null  $workingBar  wanted with the trigger down
+     * @param  list<array{string, string}>  $grounds  name and swatch of what the plan lays it on
      * @param  float|null  $hardened  pot life, minutes at 20 °C, where hardener is in
      */
-    private function __construct(public Recipe $recipe, public array $products, public Known $known, public int $part, public float $ml, public ?float $cm2, public float $coats, public Tool $tool, public ?array $poured, public float $cupMl, public ?float $hardened, public ?float $nozzleMm, public ?Regulator $regulator, public ?float $workingBar)
+    private function __construct(public Recipe $recipe, public array $products, public Known $known, public int $part, public float $ml, public ?float $cm2, public float $coats, public Tool $tool, public ?array $poured, public float $cupMl, public ?float $hardened, public ?float $nozzleMm, public ?Regulator $regulator, public ?float $workingBar, public array $grounds)
     {
     }
 
@@ -34,18 +35,7 @@ final readonly class Order
     {
         $problems = new Problems;
         $in = Reader::of($data, '', $problems);
-        $products = [];
-        $parts = $in->each('parts', static function (Reader $p) use (&$products): ?Part {
-            $products[] = $p->optionalId('product');
-            $name = $p->text('name', 120);
-            $stuff = $p->oneOf('stuff', Stuff::class, Stuff::Paint);
-            $base = $p->oneOf('base', Base::class, Base::Parts);
-            $amount = self::number($p, 'amount', 0, $base === Base::PercentOfMix || $base === Base::PercentOfPaint ? 100 : 1000, 'write parts such as 3 or 1.5');
-            $drops = self::optional($p, 'drops', 5, 100, 'count the drops into 1 ml, such as 28');
-            $p->refuseTheRest();
-
-            return $amount === null ? null : new Part($name, $stuff, $amount, $base, Vessel::Dropper, $drops === null ? null : 1 / $drops);
-        }, 8);
+        [$parts, $products] = self::parts($in);
         $known = $in->oneOf('known', Known::class, Known::Area);
         $part = $in->whole('part', 0, 7, 0);
         $ml = self::optional($in, 'ml', 0, 1000, 'give ml such as 6.35');
@@ -57,12 +47,45 @@ final readonly class Order
         $hardened = self::optional($in, 'hardened', 0, 10000, 'give the pot life of the label in minutes, such as 240');
         $gun = self::optional($in, 'gun', 0, 2, 'give the nozzle in mm, such as 0.35');
         [$regulator, $working] = self::regulator($in->object('regulator'), $problems);
+        $grounds = $in->each('grounds', static function (Reader $g): array {
+            $ground = [$g->text('name', 120), strtoupper($g->text('hex', 7))];
+            if (preg_match('/\A#[0-9A-F]{6}\z/', $ground[1]) !== 1) {
+                $g->problems->add($g->path('hex'), 'is not a colour', 'write it as #7C96A3');
+                $ground[1] = '#808080';
+            }
+            $g->refuseTheRest();
+
+            return $ground;
+        }, 4);
         $in->refuseTheRest();
         $kept = array_values(array_filter($parts));
         self::whole($kept, $parts, $known, $part, $ml, $cm2, $coats, $poured, $problems);
         $problems->throwIfAny();
 
-        return new self(new Recipe($kept === [] ? throw new \LogicException('an empty recipe is a problem') : $kept), $products, $known, $part, $ml ?? 0, $cm2, $coats ?? 1, $tool, $poured, $cup ?? 7.0, $hardened, $gun, $regulator, $working);
+        return new self(new Recipe($kept === [] ? throw new \LogicException('an empty recipe is a problem') : $kept), $products, $known, $part, $ml ?? 0, $cm2, $coats ?? 1, $tool, $poured, $cup ?? 7.0, $hardened, $gun, $regulator, $working, $grounds);
+    }
+
+    /**
+     * The lines of a recipe as they are typed.
+     *
+     * @return array{list<Part|null>, list<string|null>} null where an amount is not read; ids of the shelf
+     */
+    public static function parts(Reader $in): array
+    {
+        $products = [];
+        $parts = $in->each('parts', static function (Reader $p) use (&$products): ?Part {
+            $products[] = $p->optionalId('product');
+            $name = $p->text('name', 120);
+            $stuff = $p->oneOf('stuff', Stuff::class, Stuff::Paint);
+            $base = $p->oneOf('base', Base::class, Base::Parts);
+            $amount = self::number($p, 'amount', 0, $base === Base::PercentOfMix ? 100 : 1000, 'write parts such as 3 or 1.5');
+            $drops = self::optional($p, 'drops', 5, 100, 'count the drops into 1 ml, such as 28');
+            $p->refuseTheRest();
+
+            return $amount === null ? null : new Part($name, $stuff, $amount, $base, Vessel::Dropper, $drops === null ? null : 1 / $drops);
+        }, 8);
+
+        return [$parts, $products];
     }
 
     /** ml of thinner to one of paint; 0 where there is none. */
@@ -75,6 +98,18 @@ final readonly class Order
         }
 
         return $paint > 0 ? $thinner / $paint : 0.0;
+    }
+
+    /** Hardener is in, or its pot life is known. */
+    public function isHardened(): bool
+    {
+        return $this->hardened !== null || array_filter($this->recipe->parts, static fn (Part $p): bool => $p->stuff === Stuff::Hardener) !== [];
+    }
+
+    /** More than one paint. */
+    public function isMixed(): bool
+    {
+        return count(array_filter($this->recipe->parts, static fn (Part $p): bool => $p->stuff === Stuff::Paint)) > 1;
     }
 
     /**
@@ -133,7 +168,8 @@ final readonly class Order
         return self::optional($in, $field, $above, $most, $right);
     }
 
-    private static function optional(Reader $in, string $field, float $above, float $most, string $right): ?float
+    /** A number as people type it, above one bound and up to another; null where the field is empty or not read, which is then a problem. */
+    public static function optional(Reader $in, string $field, float $above, float $most, string $right): ?float
     {
         $text = trim($in->optionalText($field, 40) ?? '');
         if ($text === '') {

@@ -34,7 +34,7 @@ final class MetallicNoFlood implements Judges
                 continue;
             }
             $told[$mark] = true;
-            yield new Finding($this->id(), Severity::Think, "{$product->name} floods over soft paint", 'The flakes swim in a '.($step->thinned ? 'mix so thin' : 'wet coat').' and leave the edges; what lies under is not tape-safe yet and lets them.', $soft, [$step->key], Say::fixes([
+            yield new Finding($this->id(), Severity::Think, "{$product->name} floods over soft paint", 'The flakes swim in a '.($step->thinned ? 'mix so thin' : 'wet coat').' and leave the edges; what lies under is not cured yet and lets them.', $soft, [$step->key], Say::fixes([
                 Say::unpin($outlook->context, static fn (Pin $p): bool => $p->concerns($step->operation, $step->counted(), $step->pieceId, ...$step->targets) && ($p->coatKind === CoatKind::Wet || $p->extraThinner), 'Light coats, thinned as the rest'),
             ]));
         }
@@ -51,6 +51,6 @@ final class MetallicNoFlood implements Judges
             $below = $layer;
         }
 
-        return $below instanceof Layer && $below->product !== null && $outlook->waits->of($below, WaitKind::TapeSafe, $state)->untilEpoch > $planned->startEpoch;
+        return $below instanceof Layer && $below->product !== null && $outlook->waits->of($below, WaitKind::Cured, $state)->untilEpoch > $planned->startEpoch;
     }
 }

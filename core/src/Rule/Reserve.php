@@ -7,6 +7,7 @@ namespace AmberStep\Core\Rule;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
 use AmberStep\Core\Plan\PlannedStep;
+use AmberStep\Core\Plan\Step;
 
 /** A mixed colour is never matched again: a fifth is kept for touch-ups while masking or assembly is still to come (handbook 4, Amount). */
 final class Reserve implements Judges
@@ -49,12 +50,25 @@ final class Reserve implements Judges
         }
         foreach ($outlook->left as $planned) {
             $touches = $planned->step->operation === Operation::Mask || $planned->step->operation->joins();
-            if ($passed && $touches && ! $planned->step->isRemedy() && isset($pieces[$planned->step->pieceId]) && $planned->step->targets !== []) {
+            if ($passed && $touches && ! $planned->step->isRemedy() && array_intersect_key($pieces, array_flip(self::piecesOf($planned->step, $outlook))) !== []) {
                 return $planned;
             }
             $passed = $passed || $planned->step->key === $after;
         }
 
         return null;
+    }
+
+    /** @return list<string> the piece a step is on, and those its joint holds together */
+    private static function piecesOf(Step $step, Outlook $outlook): array
+    {
+        $pieces = [$step->pieceId];
+        foreach ($step->operation->joins() ? $step->targets : [] as $target) {
+            foreach ($outlook->context->kit->jointsById[$target]->parts ?? [] as $part) {
+                $pieces[] = $outlook->context->breakdown->pieceAt($part)->id ?? '';
+            }
+        }
+
+        return $pieces;
     }
 }

@@ -6,11 +6,11 @@ namespace AmberStep\Core\Spray;
 
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
-use AmberStep\Core\Kit\Size;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Mixing\Amount;
+use AmberStep\Core\Mixing\Counting;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Step;
 
@@ -42,7 +42,7 @@ final readonly class SetUp
         $area = $largest = 0.0;
         foreach ($step->targets as $id) {
             $cm2 = isset($kit->areasById[$id]) ? $kit->areasById[$id]->cm2() : 0;
-            $area += $house?->says('estimate', 'count') === true ? self::counted($kit, $id) : $cm2;
+            $area += $house?->says('estimate', 'count') === true ? Counting::cm2($kit, $id) : $cm2;
             $largest = max($largest, $cm2);
         }
         $small = $largest < Amount::NARROWER_THAN_THE_SPRAY_CM2;
@@ -63,16 +63,6 @@ final readonly class SetUp
         };
 
         return new self(self::ratioOf($amount->thinnerPerPaint), $figures->thinner, $task[2], $task[0], $task[1], $coat, $amount);
-    }
-
-    /** cm² an area stands for where call-outs are counted instead of measured (house rule). */
-    private static function counted(Kit $kit, string $areaId): float
-    {
-        $area = $kit->areasById[$areaId] ?? null;
-        $alike = $area === null ? 1 : $kit->partsById[$area->part]->count;
-        $size = $area === null || $area->measuredCm2 === null ? $area?->size : Size::nearest($area->measuredCm2 / $alike);
-
-        return ($size?->weight() ?? 0) * $alike * Size::CM2_PER_COUNT;
     }
 
     /** Minutes of spraying: mix / flow, and one for the piece. */

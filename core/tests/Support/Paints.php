@@ -40,9 +40,23 @@ final class Paints
     {
         $products = [];
         foreach ([...$more, ...array_diff_key(self::ALL, [...array_flip($without), ...$more])] as $name => [$family, $role, $swatch, $rest]) {
-            $products[] = Product::fromArray(['id' => $names->id($name), 'name' => $name, 'family' => $family, 'role' => $role, 'swatch' => $swatch, ...$rest]);
+            $mix = isset($rest['mix']) ? ['mix' => self::mix($rest['mix'], $rest['asks'] ?? [], $names)] : [];
+            unset($rest['asks']);
+            $products[] = Product::fromArray(['id' => $names->id($name), 'name' => $name, 'family' => $family, 'role' => $role, 'swatch' => $swatch, ...$rest, ...$mix]);
         }
 
         return new Shelf($products);
+    }
+
+    /**
+     * A recipe written {sea grey: 3, ground white: 1, thinner: 2}.
+     *
+     * @param  array<string, float>  $said
+     * @param  list<array<string, mixed>>  $asks
+     * @return array<string, mixed>
+     */
+    private static function mix(array $said, array $asks, Names $names): array
+    {
+        return ['parts' => array_map(static fn (string $name, float $amount): array => ['product' => $name === 'thinner' ? null : $names->id($name), 'name' => $name, 'stuff' => $name === 'thinner' ? 'water' : 'paint', 'amount' => $amount, 'base' => 'parts'], array_keys($said), $said), 'asks' => $asks];
     }
 }

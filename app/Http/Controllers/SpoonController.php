@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use AmberStep\Core\Colour\Blend;
+use AmberStep\Core\Colour\Coverage;
+use AmberStep\Core\Colour\Spectrum;
+use AmberStep\Core\Colour\SpoonFit;
+use AmberStep\Core\Colour\SpoonReading;
+use AmberStep\Core\Colour\Srgb;
+use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Document\Instant;
+use AmberStep\Core\Document\Problems;
+use AmberStep\Core\Document\Reader;
+use AmberStep\Core\Material\Product;
+use AmberStep\Core\Mixing\Order;
+use App\Clock\BenchClock;
+use App\Http\Answer;
+use App\Repositories\ShelfRepository;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** A spoon is read back: how it looked beside the prediction, and what that says of the paint. */
+final readonly class SpoonController
+{
+    public function __construct(private ShelfRepository $shelf, private BenchClock $clock, private Answer $answer)
+    {
+    }
+
+    /** @throws BadDocument at the field */
+    public function read(Request $request): JsonResponse
+    {
+        $problems = new Problems;
+        $in = Reader::of($request->json()->all(), '', $problems);
+        $paints = array_values(array_filter($in->each('paints', fn (Reader $p): ?array => $this->paint($p), 8)));
+        $coats = Order::optional($in, 'coats', 0, 12, 'give the coats on the spoon, such as 2; a mist is a half');
+        $which = $in->optionalId('which');
+        $keep = $in->flag('keep');
+        if ($paints === []) {
+            $problems->add('paints', 'are empty', 'choose the paint or the mix that was sprayed');
+            $problems->throwIfAny();
+        }
+        $blend = new Blend($paints === [] ? throw new \LogicException('thrown above') : $paints);
+        $refused = $blend->refuses();
+        if ($refused !== null) {
+            $problems->add('paints', $refused, 'read a solid colour back');
+        }
+        if (trim($in->optionalText('coats', 40) ?? '') === '') {
+            $problems->add('coats', 'are missing', 'give the coats on the spoon, such as 2');
+        }
+        $coats ??= 1.0;
+        $readings = $in->each('readings', static fn (Reader $r): SpoonReading => self::reading($r, $blend, $coats), 4);
+        $in->refuseTheRest();
+        if ($readings === []) {
+            $problems->add('readings', 'are empty', 'say how it looked over at least one ground');
+        }
+        $problems->throwIfAny();
+        if ($readings === []) {
+            throw BadDocument::at('readings', 'are empty', 'say how it looked over at least one ground');
+        }
+        [$product, $field, $was, $is, $left] = count($paints) === 1
+            ? [$paints[0][0], 'scatters', Coverage::scattering($paints[0][0]), ...SpoonFit::hiding($blend->thick, $coats, $readings)]
+            : self::strongest($paints, $which, $coats, $readings);
+        $note = $field === 'scatters'
+            ? sprintf('hides %s its %s (S %.2f, was %.2f)', self::than($is, $was), $product->optics === null ? 'class' : 'last spoon', $is, $was)
+            : sprintf('tints %s before (strength %.2f, was %.2f)', self::than($is, $was), $is, $was);
+        if ($keep) {
+            $this->shelf->put([$product->with(['optics' => ['scatters' => Coverage::scattering($product), 'strength' => Coverage::strength($product), $field => round($is, 4), 'spoon' => Instant::format($this->clock->epoch()), 'note' => $note]])]);
+        }
+
+        return $this->answer->json(['product' => $product->id, 'says' => ucfirst($product->name).' '.$note.'; what was seen and what is now predicted differ by ΔE '.sprintf('%.1f', $left).'.', 'was' => round($was, 3), 'is' => round($is, 3), 'kept' => $keep, 'predicted' => self::predicted($blend, $coats, $readings)]);
+    }
+
+    /** @return array{Product, float}|null */
+    private function paint(Reader $p): ?array
+    {
+        [$id, $ml] = [$p->id('product'), $p->number('ml', 0.0001, 1000)];
+        $p->refuseTheRest();
+        $product = $this->shelf->shelf()->find($id);
+        if ($product?->swatch === null) {
+            $p->problems->add($p->path('product'), 'is no paint with a colour', 'choose a paint of the shelf');
+
+            return null;
+        }
+
+        return [$product, $ml];
+    }
+
+    private static function reading(Reader $r, Blend $blend, float $coats): SpoonReading
+    {
+        $hex = static function (string $field) use ($r): ?string {
+            $text = $r->optionalText($field, 7);
+            if ($text !== null && $text !== '' && preg_match('/\A#[0-9A-Fa-f]{6}\z/', $text) !== 1) {
+                $r->problems->add($r->path($field), 'is not a colour', 'write it as #7C96A3');
+            }
+
+            return $text !== null && preg_match('/\A#[0-9A-Fa-f]{6}\z/', $text) === 1 ? strtoupper($text) : null;
+        };
+        $ground = Spectrum::of($hex('ground') ?? '#808080');
+        [$patch, $card] = [$hex('patch'), $hex('card')];
+        [$lighter, $warmer] = [$r->number('lighter', -SpoonReading::MOST_STEPS, SpoonReading::MOST_STEPS, 0.0), $r->number('warmer', -SpoonReading::MOST_STEPS, SpoonReading::MOST_STEPS, 0.0)];
+        $r->refuseTheRest();
+
+        return $patch !== null && $card !== null
+            ? SpoonReading::photographed($ground, Srgb::fromHex($patch), Srgb::fromHex($card))
+            : SpoonReading::beside($ground, $blend->after($coats, $ground)->lab(), $lighter, $warmer);
+    }
+
+    /**
+     * The paint that is asked for, or the one whose strength explains best what was seen.
+     *
+     * @param  non-empty-list<array{Product, float}>  $paints
+     * @param  non-empty-list<SpoonReading>  $readings
+     * @return array{Product, string, float, float, float}
+     */
+    private static function strongest(array $paints, ?string $which, float $coats, array $readings): array
+    {
+        $best = null;
+        foreach ($paints as $i => [$product]) {
+            if ($which !== null && $product->id !== $which) {
+                continue;
+            }
+            [$strength, $left] = SpoonFit::strength($paints, $i, $coats, $readings);
+            if ($best === null || $left < $best[4]) {
+                $best = [$product, 'strength', Coverage::strength($product), $strength, $left];
+            }
+        }
+
+        return $best ?? throw BadDocument::at('which', 'is not in the mix', 'choose one of its paints');
+    }
+
+    private static function than(float $is, float $was): string
+    {
+        return abs($is / $was - 1) < 0.03 ? 'as' : ($is > $was ? 'better than' : 'less than');
+    }
+
+    /**
+     * @param  non-empty-list<SpoonReading>  $readings
+     * @return list<array{ground: string, hex: string}> what was predicted over each ground: the patch it is held beside
+     */
+    private static function predicted(Blend $blend, float $coats, array $readings): array
+    {
+        return array_map(static fn (SpoonReading $r): array => ['ground' => $r->ground->srgb()->hex(), 'hex' => Blend::seen($blend->after($coats, $r->ground), $blend->paints[0][0]->sheen)->srgb()->hex()], $readings);
+    }
+}

@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Tests\Mixing;
+
+use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Material\Family;
+use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Mixing\Base;
+use AmberStep\Core\Mixing\CupCheck;
+use AmberStep\Core\Mixing\Jar;
+use AmberStep\Core\Mixing\KeptRecipe;
+use AmberStep\Core\Mixing\Part;
+use AmberStep\Core\Mixing\RecipeLine;
+use AmberStep\Core\Mixing\Saving;
+use AmberStep\Core\Mixing\Stuff;
+use AmberStep\Core\Spray\Task;
+use AmberStep\Core\Tests\Support\Names;
+use AmberStep\Core\Tests\Support\Paints;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Recipes typed and kept, what a cup bears, jars and the gun beside them. */
+final class RecipeLineTest extends TestCase
+{
+    private static function shelf(): Shelf
+    {
+        return Paints::shelf(new Names, [], ['white primer' => ['polymer-primer', 'primer', '#F0F0EC', []]]);
+    }
+
+    private static function read(string $text): KeptRecipe
+    {
+        return (new RecipeLine(self::shelf()))->read($text);
+    }
+
+    private static function paint(string $name): Product
+    {
+        return array_values(array_filter(self::shelf()->products, static fn (Product $p): bool => $p->name === $name))[0];
+    }
+
+    public function test_a_line_is_read_with_the_names_of_the_shelf(): void
+    {
+        $recipe = self::read('3 sea grey + 1,5 Ground White + 2 thinner + 5 % retarder + 10 % of the paint matting agent');
+
+        self::assertSame([[3.0, 'parts'], [1.5, 'parts'], [2.0, 'parts'], [5.0, 'percent-of-mix'], [10.0, 'percent-of-paint']], array_map(static fn (Part $p): array => [$p->amount, $p->base->value], $recipe->parts));
+        self::assertSame([self::paint('sea grey')->id, self::paint('ground white')->id, null, null, null], $recipe->products);
+        self::assertSame([Stuff::Paint, Stuff::Paint, Stuff::Water, Stuff::Additive, Stuff::Additive], array_column($recipe->parts, 'stuff'));
+        self::assertTrue($recipe->isVerified());
+        self::assertSame('3 sea grey : 1.5 ground white : 2 thinner, retarder 5 % of the paint and thinner together, matting agent 10 % of the paint', $recipe->says());
+        self::assertSame(Stuff::LacquerThinner, self::read('1 lacquer red + 2 thinner')->parts[1]->stuff, 'thinner is the family\'s own');
+    }
+
+    public function test_what_can_be_read_two_ways_is_asked_and_answered(): void
+    {
+        $recipe = self::read('1 white + 75 % thinner');
+        self::assertSame(['"1 white" can be read two ways: white primer, or ground white?', '"75 % thinner" can be read two ways: 75 to 100 of the paint, or 75 of 100 in the cup, so 300 to 100 of the paint?'], array_map(static fn ($a): string => $a->question(), $recipe->asks));
+        $answered = $recipe->answered(0, 1)->answered(0, 1);
+        self::assertTrue($answered->isVerified());
+        self::assertSame([self::paint('ground white')->id, 'ground white', 300.0, Base::PercentOfPaint], [$answered->products[0], $answered->parts[0]->name, $answered->parts[1]->amount, $answered->parts[1]->base]);
+        self::assertEqualsWithDelta(0.75, $answered->recipe()->total(1)->ml[1], 1e-9, '75 of 100 in the cup');
+        self::assertTrue(self::read('1 ground white + 50 % of the paint thinner')->isVerified(), 'it says of what');
+        $this->expectException(BadDocument::class);
+        $answered->answered(0, 0);
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function wrongs(): iterable
+    {
+        yield 'nothing' => ['  ', 'is empty'];
+        yield 'no amount' => ['sea grey', 'is not read'];
+        yield 'zero' => ['0 sea grey', 'is too little'];
+        yield 'a million' => ['1000000 sea grey', 'is too much'];
+        yield 'negative' => ['-1 sea grey', 'is not read'];
+        yield 'two readings of a number' => ['1,500 sea grey', 'can be read two ways'];
+        yield 'unknown' => ['2 pints foam', 'names nothing on the shelf'];
+        yield 'more than all' => ['1 sea grey + 120 % retarder', 'is too much'];
+        yield 'no paint' => ['5 % retarder', 'has no paint'];
+        yield 'too many' => [implode('+', array_fill(0, 9, '1 sea grey')), 'more than 8'];
+    }
+
+    #[DataProvider('wrongs')]
+    public function test_nonsense_is_answered_in_one_sentence(string $text, string $wrong): void
+    {
+        try {
+            self::read($text);
+            self::fail('it is read');
+        } catch (BadDocument $e) {
+            self::assertStringContainsString($wrong, $e->problems[0]->wrong);
+            self::assertNotSame('', $e->problems[0]->right);
+        }
+    }
+
+    public function test_kept_it_is_a_paint_with_the_look_of_what_is_in_it(): void
+    {
+        $shelf = self::shelf();
+        $product = self::read('3 sea grey + 1 ground white + 2 thinner')->asProduct('01K00000000000000000000999', 'haze', $shelf, 1.2);
+        $back = Product::fromArray($product->toArray());
+
+        self::assertEquals($product, $back);
+        self::assertTrue($product->isOwnMix());
+        self::assertSame([Family::WaterAcrylic, null, 1.2], [$product->family, $product->thinnedWith, $product->levelMl]);
+        self::assertGreaterThan(\AmberStep\Core\Colour\Srgb::fromHex('#7C96A3')->lab()->l, \AmberStep\Core\Colour\Srgb::fromHex((string) $product->swatch)->lab()->l, 'lighter than the grey');
+        self::assertEqualsWithDelta((3 * 0.8 + 1.4) / 4, $product->optics?->scatters, 1e-4, 'its paints\' scattering by volume');
+        self::assertSame('lacquer thinner', self::read('1 alcohol sand + 1 lacquer thinner')->asProduct($product->id, 'x', $shelf, null)->thinnedWith?->value);
+        $this->expectException(BadDocument::class);
+        self::read('1 lacquer bronze + 1 lacquer red')->asProduct($product->id, 'flakes', $shelf, null);
+    }
+
+    public function test_what_a_cup_does_not_bear_is_said(): void
+    {
+        $says = static function (string $text): array {
+            $recipe = self::read($text);
+
+            return array_map(static fn (array $c): string => ($c[0] ? '!' : '').$c[1], CupCheck::of($recipe->recipe(), array_map(self::shelf()->find(...), $recipe->products)));
+        };
+
+        self::assertSame([], $says('2 sea grey + 1 thinner'));
+        self::assertStringContainsString('it curdles', $says('2 sea grey + 1 lacquer thinner')[0]);
+        self::assertStringContainsString('it curdles', $says('2 sea grey + 1 isopropyl')[0]);
+        self::assertSame([], $says('1 alcohol sand + 1 lacquer thinner'), 'for gloss');
+        self::assertStringContainsString('do not mix', $says('1 sea grey + 1 lacquer red')[0]);
+        self::assertStringContainsString('sets to rubber', $says('4 sea grey + 1 hardener')[0]);
+        self::assertSame([], $says('4 enamel brown + 1 hardener + 3 white spirit'));
+        self::assertStringStartsWith('More water than half', $says('2 sea grey + 1 water')[0]);
+        self::assertSame([], $says('2 sea grey + 1 thinner + 1 water'));
+    }
+
+    public function test_a_jar_says_how_many_jobs_are_left_and_what_goes_back(): void
+    {
+        $jar = new Jar(Product::fromArray([...self::paint('sea grey')->toArray(), 'sizeMl' => 17, 'levelMl' => 5.1, 'stirred' => '2026-03-02T19:00:00Z']));
+        $at = (int) strtotime('2026-03-02T20:00:00Z');
+
+        self::assertSame([2, 5, true, 8.5], [$jar->jobs(2.5), $jar->jobs(1.02), $jar->isLastThird(), $jar->atHeight(0.5)]);
+        self::assertSame([null, 'Stir the jar to the bottom first: it stood since Mon 19:00.'], [$jar->stirring($at, new \DateTimeZone('UTC')), preg_replace('/Mon \d+ \w+ /', 'Mon ', (string) $jar->stirring($at + 86400, new \DateTimeZone('UTC')))]);
+        $left = static fn (bool $hard, bool $thin, bool $own, array $house = []): string => Jar::leftover($hard, $thin, $own, new HouseRules($house));
+        self::assertStringContainsString('None of it goes back', $left(true, true, false, ['leftover' => 'jar']), 'hardened never');
+        self::assertStringContainsString('goes in the bin', $left(false, true, false));
+        self::assertStringContainsString('goes back if it is clean', $left(false, true, false, ['leftover' => 'jar']));
+        self::assertStringContainsString('goes back into its jar', $left(false, false, false));
+        self::assertStringContainsString('never', $left(false, true, true, ['leftover' => 'jar']));
+    }
+
+    public function test_the_gun_is_set_for_its_task_and_by_the_house_rule(): void
+    {
+        $house = static fn (string $thinning): HouseRules => new HouseRules(['thinning' => $thinning]);
+        self::assertSame([[0.2, 0.2], [0.6, 1.0], [1.0, 3.0]], [Task::Lines->nozzleMm(), Task::Lines->pressureBar(Family::Lacquer, $house('label')), array_map(floatval(...), Task::Lines->distanceCm())]);
+        self::assertSame([1.0, 1.7], Task::Colour->pressureBar(Family::WaterAcrylic, $house('label')));
+        self::assertEqualsWithDelta([1.0, 1.35], Task::Colour->pressureBar(Family::WaterAcrylic, $house('thinner')), 1e-9, 'thinner, at lower pressure');
+        self::assertEqualsWithDelta([0.65, 1.0, 1.65], [Task::Colour->thinnerPerPaint(Family::WaterAcrylic, $house('label')), Task::Colour->thinnerPerPaint(Family::WaterAcrylic, $house('thinner')), Task::Lines->thinnerPerPaint(Family::WaterAcrylic, $house('label'))], 1e-9, 'one part more for lines');
+        self::assertSame([1.8, 1.8], Task::Primer->pressureBar(Family::SolventPrimer, $house('label')), 'the upper figure');
+        self::assertSame([0.3, 0.35], Task::Colour->nozzleMm(true), 'metallic from 0.3');
+    }
+
+    public function test_a_better_ground_saves_coats_minutes_and_ml(): void
+    {
+        $saving = Saving::of(7, 4, 60, 0.8);
+        self::assertSame(3, $saving->coats);
+        self::assertEqualsWithDelta([12.0, 2.4], [$saving->minutes, $saving->ml], 1e-9, '1 + 0.05 min per cm² a coat');
+        self::assertSame(0, Saving::of(2, 4, 60, 0.8)->coats, 'a worse one saves nothing');
+    }
+}
