@@ -93,6 +93,18 @@ try {
     }
     row('a line read, as it is typed', median($typed, 21), 100, 'ms');
     // A new plan, not an echo: the old one stands dimmed until then (architecture, Web).
+    $bench = $server->request('GET', "/api/builds/{$id}/mix")[1];
+    $jar = array_column($bench['paints'], 'id', 'name');
+    $line = static fn (string $name): array => ['product' => $jar[$name], 'name' => $name, 'stuff' => 'paint', 'amount' => '1', 'base' => 'parts', 'drops' => ''];
+    $mix = static fn (array $more = []): callable => static fn () => $server->request('POST', "/api/builds/{$id}/mix", ['parts' => [$line('Linnet Sea Grey'), $line('Linnet Ground White')], 'known' => 'area', 'cm2' => '196', 'coats' => '3', 'tool' => 'airbrush', 'gun' => '0.35', 'grounds' => $bench['colours'][0]['grounds'], ...$more]);
+    row('a mix worked out, as it is typed', median($mix(), 21), 100, 'ms');
+    row('a mix with hardener, and its jobs', median($mix(['hardened' => '240']), 21), 250, 'ms');
+    foreach ([3, 4] as $n) {
+        $jars = array_slice([$jar['Linnet Sea Grey'], $jar['Linnet Ground White'], $jar['Linnet Band Yellow'], $jar['Linnet Buoy Red']], 0, $n);
+        row("a ratio of {$n} jars found", median(static fn () => $server->request('POST', '/api/match', ['wanted' => '#8FA28A', 'jars' => $jars]), 11), 100, 'ms');
+    }
+    row('a spoon read back', median(static fn () => $server->request('POST', '/api/spoons', ['paints' => [['product' => $jar['Linnet Sea Grey'], 'ml' => 1]], 'coats' => '2', 'readings' => [['ground' => '#232325', 'lighter' => -1], ['ground' => '#F5F5F0']]]), 11), 100, 'ms');
+    row('a set of four tones', median(static fn () => $server->request('POST', '/api/tones', ['product' => $jar['Linnet Sea Grey'], 'tones' => ['clearly-lighter', 'lighter', 'darker', 'clearly-darker']]), 11), 100, 'ms');
     row('a line read, with what is to do then', median($one('radome, 6, slate green, matt', true), 21), 250, 'ms');
 } finally {
     $server->stop();
@@ -112,7 +124,7 @@ $weigh = static function (string $name, array &$seen) use ($manifest, &$weigh): 
 
     return $bytes;
 };
-foreach (['bench/BenchPage', 'layers/LayersPage', 'kit/KitPage', 'booklet/BookletPage', 'breakdown/BreakdownPage', 'lists/ListsPage', 'surface/SurfacePage', 'mix/MixPage'] as $station) {
+foreach (['bench/BenchPage', 'layers/LayersPage', 'kit/KitPage', 'booklet/BookletPage', 'breakdown/BreakdownPage', 'lists/ListsPage', 'surface/SurfacePage', 'mix/MixPage', 'log/FinishPage'] as $station) {
     $seen = [];
     row("script of a first load, {$station}", ($weigh('web/main.tsx', $seen) + $weigh("web/{$station}.tsx", $seen)) / 1000, 220, 'kB');
 }

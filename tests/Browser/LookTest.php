@@ -17,6 +17,7 @@ final class LookTest extends BrowserTestCase
     /** What is pressed on a view, one after the other, and looked at again. */
     private const STATES = [
         'surface' => ['Go round', 'Note a place'],
+        'mix' => ['The colour', 'Recipes'],
         'layers' => ['in microns', 'by stage', 'as a table', 'in order'],
     ];
 
@@ -27,7 +28,7 @@ final class LookTest extends BrowserTestCase
             $this->view($station);
             foreach ([[320, 800], [820, 1180], [1280, 800]] as [$width, $height]) {
                 $this->browser->size($width, $height);
-                self::assertLessThanOrEqual($width, $this->browser->script('return document.documentElement.scrollWidth'), "{$station} at {$width}");
+                $this->browser->until(fn (): bool => $this->browser->script('return document.documentElement.scrollWidth') <= $width, "{$station} is wider than {$width}");
             }
             $this->cleanInBoth($station);
             foreach (self::STATES[$station] ?? [] as $press) {

@@ -39,6 +39,18 @@ final class SteerTest extends DrawingTestCase
         $this->browser->until(fn (): bool => $this->product('trolley steel') === $was, 'it is not taken back');
     }
 
+    public function test_a_last_coat_is_thinned_more_and_taken_back(): void
+    {
+        $this->chooseRow('tyre black');
+        $this->browser->press('Thin the last coat more');
+        $this->browser->seeText('.preview', 'Extra thinner in the last coat');
+        $this->browser->click('[data-testid="apply-fix"]');
+        $this->browser->seeText('.cell-pin', 'last coat with extra thinner');
+        self::assertNotContains('late-thinner', array_column($this->plan()['findings'], 'rule'), 'on a solid colour it flows out');
+        $this->browser->click('[data-testid="undo"]');
+        $this->browser->until(fn (): bool => $this->browser->count('.cell-pin') === 0, 'it is not taken back');
+    }
+
     public function test_a_mask_is_made_of_something_else(): void
     {
         $cap = $this->cap();

@@ -23,6 +23,19 @@ final class MixCommandsTest extends AppTestCase
         self::assertSame([2, 2, 0.4], array_column($additive['parts'], 'ml'), '4.0 ml and 10 % make 0.4 ml');
     }
 
+    public function test_a_recipe_in_words_is_read_with_the_shelf_and_asks_what_can_be_read_two_ways(): void
+    {
+        [$code, $read] = $this->said('amber:mix', ['ratio' => '3 sea grey + 1 ground white + 5 % retarder', '--total' => '4,2']);
+        self::assertSame([0, ['Linnet Sea Grey', 'Linnet Ground White', 'retarder'], []], [$code, array_column($read['parts'], 'name'), $read['asks']]);
+        self::assertEqualsWithDelta([3, 1, 0.2], array_column($read['parts'], 'ml'), 1e-3);
+        [$code, $asks] = $this->said('amber:mix', ['ratio' => '1 sea grey + 75 % thinner']);
+        self::assertSame([1, 1], [$code, count($asks['asks'])]);
+        self::assertStringContainsString('can be read two ways', $asks['asks'][0]);
+        [$code, $poured] = $this->said('amber:mix', ['ratio' => '3 sea grey + 2 ground white', '--poured' => '3:3']);
+        self::assertSame([1, [1.5, 0]], [$code, $poured['poured']['add']]);
+        self::assertSame(2, Artisan::call('amber:mix', ['ratio' => '3 pints foam']));
+    }
+
     public function test_the_amount_of_the_handbook(): void
     {
         [$code, $need] = $this->said('amber:amount', ['--area' => '196', '--coats' => '3', '--film' => '9', '--solids' => '22', '--mixed' => true]);

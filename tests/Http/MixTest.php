@@ -330,6 +330,31 @@ final class MixTest extends AppTestCase
         $this->mix(['grounds' => [['name' => 'x', 'hex' => 'black']]])->assertUnprocessable()->assertJsonPath('error.problems.0.path', 'grounds[0].hex');
     }
 
+    public function test_a_tinted_clear_deepens_and_never_hides_and_a_metallic_hides_in_two(): void
+    {
+        $look = fn (string $paint): array => $this->mix(['parts' => [['product' => $this->paint($paint), 'name' => 'it', 'stuff' => 'paint', 'amount' => '1', 'base' => 'parts', 'drops' => '']]])->json('colour');
+        $glass = $look('Linnet Glass Green');
+        $white = array_column($glass['grounds'], null, 'name')['white'];
+        self::assertStringStartsWith('A tinted clear never hides', $glass['says']);
+        self::assertNull($white['hiddenAt']);
+        self::assertSame([null, null], [$glass['saves'], $glass['oneMore']]);
+        $light = array_map(static fn (array $c): float => \AmberStep\Core\Colour\Srgb::fromHex($c['hex'])->lab()->l, $white['coats']);
+        $falling = $light;
+        rsort($falling);
+        self::assertSame($falling, $light, 'deeper with every coat');
+        self::assertSame([2], array_values(array_unique(array_column($look('Garnock Rally Bronze')['grounds'], 'hiddenAt'))));
+    }
+
+    public function test_what_is_in_the_cup_does_for_a_pass_or_says_what_to_mix_now(): void
+    {
+        $says = fn (string $ml): string => $this->mix(['cm2' => '196', 'coats' => '1', 'poured' => [['ml' => $ml], ['ml' => $ml], ['ml' => $ml]]])->json('pass.says');
+        $one = $this->mix(['cm2' => '196', 'coats' => '1'])->json('pass.ml');
+
+        self::assertStringEndsWith('What is in the cup, 12.00 ml, does for it.', $says('4'));
+        self::assertStringEndsWith(sprintf('What is in the cup, 0.60 ml, does not do for it: mix %.2f ml more now.', $one + 0.3 - 0.6), $says('0.2'));
+        self::assertStringNotContainsString('in the cup', (string) $this->mix(['cm2' => '196', 'coats' => '1'])->json('pass.says'));
+    }
+
     public function test_the_gun_the_leftovers_and_the_jobs_that_still_fit_stand_beside_the_cup(): void
     {
         $mixed = $this->mix(['parts' => [['product' => $this->paint('Linnet Sea Grey'), 'name' => 'grey', 'stuff' => 'paint', 'amount' => '1', 'base' => 'parts', 'drops' => ''], ['product' => null, 'name' => 'lacquer thinner', 'stuff' => 'lacquer-thinner', 'amount' => '1', 'base' => 'parts', 'drops' => '']], 'hardened' => '60', 'regulator' => ['rest' => '1.75', 'flowing' => '1.45', 'working' => '']])->json();

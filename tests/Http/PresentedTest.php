@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Models\Build;
 use Tests\Support\AppTestCase;
 
 /** What the screens are told, in words and figures with their units. */
@@ -118,27 +119,17 @@ final class PresentedTest extends AppTestCase
         self::assertSame(['2026-03-03T18:40:00Z', self::NOW, true], [$line['at'], $line['recorded'], $line['onPlan']]);
     }
 
-    public function test_a_finished_build_says_done(): void
+    public function test_a_finished_build_says_done_and_one_step_taken_back_is_offered_again(): void
     {
-        for ($i = 0, $clock = strtotime(self::NOW); $i < 160; $i++) {
-            $bench = $this->bench(720);
-            if ($bench['finished']) {
-                break;
-            }
-            $step = $bench['current'];
-            if ($step === null) {
-                $clock = max($clock + 60, strtotime($bench['opensNext']['until'] ?? gmdate('c', $clock + 3600)));
-            } else {
-                $clock += 60 * 20;
-                $this->at(gmdate('Y-m-d\TH:i:s\Z', $clock));
-                $this->call('POST', "/api/builds/{$this->buildId()}/events", [], [], [], ['CONTENT_TYPE' => 'application/json'], (string) json_encode([...$step['event'], 'id' => self::ulid($i), 'at' => gmdate('Y-m-d\TH:i:s\Z', $clock)]));
-            }
-            $this->at(gmdate('Y-m-d\TH:i:s\Z', $clock));
-        }
+        $id = (string) Build::query()->where('name', 'Marram')->value('id');
+        $bench = fn (): array => $this->send('GET', "/api/builds/{$id}/bench?minutes=720")->assertOk()->json();
+        self::assertSame([true, null, []], [$bench()['finished'], $bench()['current'], $this->planOf($id)['stages']]);
 
-        self::assertTrue($bench['finished'] ?? false);
-        self::assertNull($bench['current']);
-        self::assertSame('done', $this->send('GET', '/api/frame')->json('builds.0.aspect.kind'));
-        self::assertSame([], $this->plan()['stages']);
+        $last = array_values(array_filter($this->send('GET', "/api/builds/{$id}/log")->json('events'), static fn (array $e): bool => $e['onPlan']))[0];
+        $this->send('POST', "/api/builds/{$id}/events", ['id' => self::ulid(1), 'kind' => 'take-back', 'at' => self::NOW, 'takesBack' => $last['id']])->assertCreated();
+        self::assertFalse($bench()['finished']);
+        $step = $bench()['current'];
+        $this->send('POST', "/api/builds/{$id}/events", [...$step['event'], 'id' => self::ulid(2), 'at' => self::NOW])->assertCreated();
+        self::assertTrue($bench()['finished']);
     }
 }

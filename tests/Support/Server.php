@@ -41,7 +41,7 @@ final class Server
 
     public function start(): void
     {
-        $command = sprintf('exec env %s PHP_CLI_SERVER_WORKERS=4 setsid %s -d memory_limit=512M -d post_max_size=12M -S 127.0.0.1:%d -t %s %s', $this->environment(), PHP_BINARY, $this->port, escapeshellarg(self::root().'/public'), escapeshellarg(self::root().'/bin/router.php'));
+        $command = sprintf('exec env %s PHP_CLI_SERVER_WORKERS=4 setsid %s -d memory_limit=512M -d post_max_size=12M -d opcache.file_cache=%s -S 127.0.0.1:%d -t %s %s', $this->environment(), PHP_BINARY, escapeshellarg(self::compiled()), $this->port, escapeshellarg(self::root().'/public'), escapeshellarg(self::root().'/bin/router.php'));
         $process = proc_open($command, [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes);
         $this->process = $process === false ? null : $process;
         for ($i = 0; $i < 200; $i++) {
@@ -55,6 +55,17 @@ final class Server
             usleep(25000);
         }
         throw new RuntimeException('The server did not start.');
+    }
+
+    /** Where what was compiled is kept for the next server: each test has one, and would begin cold. */
+    private static function compiled(): string
+    {
+        $folder = sys_get_temp_dir().'/amber-compiled-'.posix_getuid();
+        if (! is_dir($folder)) {
+            @mkdir($folder, 0700);
+        }
+
+        return $folder;
     }
 
     /** Kills the whole process group at once, as a power cut would. */

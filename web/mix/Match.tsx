@@ -32,7 +32,7 @@ export function Match({ page, take }: { page: MixPage; take: (jars: string[], pa
                 Find a ratio
             </h2>
             <div className="match-wanted">
-                <span className="match-patch" style={{ background: /^#[0-9a-f]{6}$/i.test(wanted) ? wanted : 'transparent' }} aria-hidden="true" />
+                <input type="color" className="match-patch" aria-label="Pick the colour that is wanted" value={/^#[0-9a-f]{6}$/i.test(wanted) ? wanted.toLowerCase() : '#808080'} onChange={(e) => want(e.currentTarget.value.toUpperCase())} />
                 <TextInput label="Wanted, as #RRGGBB" value={wanted} onChange={(e) => want(e.currentTarget.value)} maxLength={7} error={asked && error instanceof Refused ? error.sentence() : undefined} />
             </div>
             <div className="match-jars" role="group" aria-label="Colours to want">

@@ -46,7 +46,9 @@ final readonly class LookPresenter
             return self::none('The look is worked out from paints of the shelf that have a colour.');
         }
         $blend = new Blend($seen);
-        $refused = $blend->refuses();
+        $single = count($seen) === 1 ? $seen[0][0] : null;
+        $tinted = $single?->role === Role::TintedClear;
+        $refused = $tinted ? null : $blend->refuses();
         if ($refused !== null) {
             return self::none(ucfirst($refused).'.');
         }
@@ -55,16 +57,16 @@ final readonly class LookPresenter
         $there = array_column($order->grounds, 1, 0);
         $rows = [];
         foreach ([...$there, ...self::GROUNDS, ...($plastic === null ? [] : ['the plastic' => $plastic])] as $name => $hex) {
-            $rows[] = self::ground((string) $name, (string) $hex, $blend, $sheen, $hidden, isset($there[$name]));
+            $rows[] = self::ground((string) $name, (string) $hex, $single === null ? $blend : new Coverage($single), $sheen, $hidden, isset($there[$name]));
         }
         $lab = $blend->thick->lab();
 
         return [
             'hex' => Blend::seen($blend->thick, $sheen)->srgb()->hex(), 'l' => round($lab->l, 1),
-            'says' => self::best($rows).' Screens differ and this predicts: the spoon decides.',
+            'says' => ($tinted ? 'A tinted clear never hides: it deepens with every coat, and the last is chosen by eye.' : self::best($rows)).' Screens differ and this predicts: the spoon decides.',
             'fitted' => $blend->isFitted() ? 'Read back from a spoon of '.implode(' and ', array_map(static fn (array $p): string => $p[0]->name, $seen)).'.' : null,
-            'saves' => self::saves($rows, $order, $need),
-            'oneMore' => self::oneMore($rows, $order->coats),
+            'saves' => $tinted ? null : self::saves($rows, $order, $need),
+            'oneMore' => $tinted ? null : self::oneMore($rows, $order->coats),
             'grounds' => $rows, 'wash' => $this->wash($lab),
         ];
     }
@@ -76,15 +78,15 @@ final readonly class LookPresenter
     }
 
     /** @return array<string, mixed> */
-    private static function ground(string $name, string $hex, Blend $blend, ?Sheen $sheen, float $hidden, bool $planned): array
+    private static function ground(string $name, string $hex, Blend|Coverage $film, ?Sheen $sheen, float $hidden, bool $planned): array
     {
         $ground = Spectrum::of($hex);
         $coats = [];
         for ($n = 0; $n <= self::COATS; $n++) {
-            $coats[] = ['hex' => Blend::seen($blend->after($n, $ground), $n === 0 ? null : $sheen)->srgb()->hex(), 'differs' => round($blend->differs($n, $ground), 2)];
+            $coats[] = ['hex' => Blend::seen($film->after($n, $ground), $n === 0 ? null : $sheen)->srgb()->hex(), 'differs' => round($film->differs($n, $ground), 2)];
         }
 
-        return ['name' => $name, 'hex' => $hex, 'planned' => $planned, 'hiddenAt' => $blend->coats($ground, $hidden), 'coats' => $coats];
+        return ['name' => $name, 'hex' => $hex, 'planned' => $planned, 'hiddenAt' => $film->coats($ground, $hidden), 'coats' => $coats];
     }
 
     /** @param  non-empty-list<array<string, mixed>>  $rows */

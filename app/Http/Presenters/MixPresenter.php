@@ -122,10 +122,13 @@ final readonly class MixPresenter
     {
         $ml = Pass::ml($order->cm2 ?? 0, $microns, $solids, 1 / (1 + $order->thinnerPerPaint()), $order->tool->transfer());
         $cups = (int) ceil($ml / $order->cupMl - 1e-9);
+        $poured = array_sum($order->poured ?? []);
+        $short = Pass::short($poured, $ml, $order->tool->keeps());
 
-        return ['ml' => round($ml, 3), 'fits' => $cups <= 1, 'says' => $cups <= 1
+        return ['ml' => round($ml, 3), 'fits' => $cups <= 1, 'says' => ($cups <= 1
             ? sprintf('One coat takes %.2f ml: it comes out of one cup, without a stop.', $ml)
-            : sprintf('One coat takes %.2f ml, %d cups of %g ml: fill before it is empty, and break only at an edge or a panel line, or a dull line stays where wet met dry.', $ml, $cups, $order->cupMl)];
+            : sprintf('One coat takes %.2f ml, %d cups of %g ml: fill before it is empty, and break only at an edge or a panel line, or a dull line stays where wet met dry.', $ml, $cups, $order->cupMl))
+            .($poured <= 0 ? '' : ($short > 0 ? sprintf(' What is in the cup, %.2f ml, does not do for it: mix %.2f ml more now.', $poured, $short) : sprintf(' What is in the cup, %.2f ml, does for it.', $poured)))];
     }
 
     /** @return array<string, mixed> */

@@ -22,4 +22,16 @@ final class Pass
     {
         return $dryMicrons / ($solids * $paintShare);
     }
+
+    /**
+     * What a cup wants before a pass is begun; 0 where what is in it will do.
+     *
+     * @param  float  $inTheCup  ml of mix
+     * @param  float  $passMl  the pass takes
+     * @param  float  $keeps  ml that never leave the gun
+     */
+    public static function short(float $inTheCup, float $passMl, float $keeps): float
+    {
+        return max(0.0, $passMl + $keeps - $inTheCup);
+    }
 }

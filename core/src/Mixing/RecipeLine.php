@@ -33,13 +33,18 @@ final readonly class RecipeLine
         if ($pieces === [] || count($pieces) > self::MOST) {
             throw BadDocument::at('text', $pieces === [] ? 'is empty' : 'has more than '.self::MOST.' parts', 'write it as 3 sea grey + 1 ground white + 5 % retarder');
         }
-        $parts = $products = $asks = [];
+        $parts = $products = $asks = $taken = $named = [];
         $family = null;
         foreach ($pieces as $i => $piece) {
-            [$amount, $percent, $of, $name] = self::taken($piece, $i);
-            $candidates = $name === 'thinner' || isset(self::OTHERS[$name]) ? [] : $this->named($name, $piece, $i);
+            $taken[$i] = self::taken($piece, $i);
+            $name = $taken[$i][3];
+            $named[$i] = $name === 'thinner' || isset(self::OTHERS[$name]) ? [] : $this->named($name, $piece, $i);
+            $family ??= ($named[$i][0] ?? null)?->family;
+        }
+        foreach ($pieces as $i => $piece) {
+            [[$amount, $percent, $of, $name], $candidates] = [$taken[$i], $named[$i]];
             $product = $candidates[0] ?? null;
-            $family ??= $product?->family;
+            // Thinner is the family's own, wherever in the line it stands.
             $stuff = $product !== null ? Stuff::Paint : (self::OTHERS[$name] ?? ($family === null ? Stuff::LacquerThinner : Stuff::thinning($family)));
             $called = $product !== null ? $product->name : $name;
             $readings = self::readings($amount, $percent, $of, $called, $stuff, $product?->id);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
+use AmberStep\Core\Document\Id;
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Pin;
@@ -54,6 +55,12 @@ final class Stacks
             return [Say::look($outlook, $key, [$area->id], "Strip it back to bare, and start again with {$primer}", null, Operation::Flat)];
         }
         $piece = $context->breakdown->pieceOfArea[$area->id] ?? '';
+        if ($first->operation !== Operation::Prime && ! $context->house->says('primer', 'always')) {
+            // Without the pin there would still be none: the house rule primes only where it must.
+            $id = Id::from('key', $piece);
+
+            return [new Fix('Put '.$primer.' under it', [...self::unpins($context, Operation::Prime, 'all', $piece, [$area->id]), Edit::pin(new Pin($id, Operation::Prime, $piece, 'all', true))])];
+        }
 
         return Say::fixes([
             Say::unpin($context, static fn (Pin $p): bool => $p->operation === Operation::Prime && ($p->present === false || $p->product !== null) && in_array($p->target, [null, $area->id, $piece], true), 'Put '.$primer.' under it'),

@@ -45,7 +45,7 @@ final class RandomBuild
         $parts = ['hull' => 'styrene'];
         $joints = [];
         $areas = [];
-        $colours = ['grey' => 'sea grey', 'green' => 'slate green', 'pale' => 'pale grey', 'brown' => $this->one(['enamel brown', 'alcohol sand', 'lacquer red']), 'dark' => 'interior dark', 'white' => 'ground white'];
+        $colours = ['grey' => 'sea grey', 'green' => 'slate green', 'pale' => 'pale grey', 'brown' => $this->one(['enamel brown', 'alcohol sand', 'lacquer red', 'lacquer bronze', 'haze']), 'dark' => 'interior dark', 'white' => 'ground white'];
         if ($this->chance(30)) {
             $colours['grey'] = ['product' => 'sea grey', 'mustMatch' => true];
         }
@@ -75,8 +75,9 @@ final class RandomBuild
         }
 
         return [
+            'shelf' => ['haze' => ['water-acrylic', 'colour', '#9DB0B9', ['sheen' => 'satin', 'mix' => ['sea grey' => 3, 'ground white' => 1, 'thinner' => 2]]]],
             'room' => $this->chance(50) ? [20, 50] : ['cycle' => [14, 22, 45, 80]],
-            'house' => ['wash' => $this->one(['oil', 'enamel', 'acrylic']), 'primer' => $this->one(['always', 'where-needed', 'never']), 'inspection' => $this->one(['until-clean', 'one', 'none']), 'panes' => $this->one(['glue-then-mask', 'mask-first']), 'barrier' => $this->one(['gloss', 'satin', 'none'])],
+            'house' => ['hardener' => $this->one(['no', 'no', 'yes']), 'wash' => $this->one(['oil', 'enamel', 'acrylic']), 'primer' => $this->one(['always', 'where-needed', 'never']), 'inspection' => $this->one(['until-clean', 'one', 'none']), 'panes' => $this->one(['glue-then-mask', 'mask-first']), 'barrier' => $this->one(['gloss', 'satin', 'none'])],
             'kit' => ['parts' => $parts, 'joints' => $joints, 'areas' => $areas, 'colours' => $colours, 'edges' => $this->edges($areas), 'pins' => $this->pins()],
         ];
     }
