@@ -47,7 +47,7 @@ export function Jars({ page, order, mixed }: { page: MixPage; order: MixOrder; m
                             {jobs !== null && <small>{jobs === 0 ? 'not enough for this' : `${jobs} whole ${jobs === 1 ? 'job' : 'jobs'} like this`}</small>}
                             <small>{paint.stirring ?? 'Stirred this evening.'}</small>
                         </span>
-                        <Button data-small aria-expanded={open === paint.id} aria-label={`Look into ${paint.name}`} onClick={() => look(open === paint.id ? null : paint.id)}>
+                        <Button data-small aria-expanded={open === paint.id} aria-label={open === paint.id ? `Shut ${paint.name}` : `Look into ${paint.name}`} onClick={() => look(open === paint.id ? null : paint.id)}>
                             {open === paint.id ? 'Shut' : 'Look'}
                         </Button>
                         {open === paint.id && <JarFields paint={paint} say={say} />}

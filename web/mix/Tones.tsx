@@ -46,7 +46,7 @@ export function Tones({ page, product, take }: { page: MixPage; product: string 
                                             <small>{t.parts.length === 1 ? 'unmixed' : `${t.parts.map((p) => `${p.parts} ${p.name}`).join(' : ')}, ΔE ${t.differs.toFixed(1)}`}</small>
                                         </span>
                                         {t.parts.length > 1 && (
-                                            <Button data-small aria-label={`Mix ${t.word}`} onClick={() => take(t.parts.map((p) => p.product), t.parts.map((p) => p.parts))}>
+                                            <Button data-small aria-label={`Mix it: ${t.word}`} onClick={() => take(t.parts.map((p) => p.product), t.parts.map((p) => p.parts))}>
                                                 Mix it
                                             </Button>
                                         )}
