@@ -39,6 +39,15 @@ final class MixTest extends BrowserTestCase
         $this->type('Coats', '1,5');
         $this->browser->until(fn (): bool => ! str_contains($this->browser->text('.how-much'), 'give coats'), 'it is read');
 
+        // All that is left of a jar, or the drops that are in the cup, give the rest.
+        $known = new WebDriverSelect($this->browser->see('.how-much select'));
+        $known->selectByVisibleText('all that is left of Linnet Sea Grey');
+        $this->browser->seeText('.parts-ml', '12.00');
+        self::assertSame('12', $this->value('ml of it, or drops'));
+        $this->type('ml of it, or drops', '40 drops');
+        $this->browser->seeText('.parts-ml', '1.40');
+        $known->selectByVisibleText('the area and its coats');
+
         // The gun beside it: one pair of readings gives what to set at rest for each task.
         $this->type('At rest, bar', '1.75');
         $this->type('Trigger down, bar', '1,45');

@@ -51,6 +51,11 @@ final class MixTest extends AppTestCase
         $part = $this->mix(['known' => 'part', 'part' => 1, 'ml' => (string) $total['parts'][1]['ml']])->json();
         self::assertEqualsWithDelta(array_column($total['parts'], 'ml'), array_column($part['parts'], 'ml'), 0.001);
         self::assertSame(1, $total['cups']);
+        $drops = $this->mix(['known' => 'part', 'part' => 0, 'ml' => '40 drops'])->json('parts');
+        self::assertEqualsWithDelta(40 * 0.035, $drops[0]['ml'], 1e-6, 'drops already in the cup');
+        self::assertEqualsWithDelta(40, $drops[0]['drops'], 0.01);
+        $this->mix(['known' => 'part', 'part' => 0, 'ml' => '0 drops'])->assertUnprocessable()->assertJsonPath('error.problems.0.path', 'ml');
+        $this->mix([], [['amount' => '75 %']])->assertUnprocessable()->assertJsonPath('error.problems.0.wrong', '"75 %" can be read two ways');
         self::assertSame(4, $this->mix(['known' => 'total', 'ml' => '6.35', 'cup' => '2'])->json('cups'));
         $counted = $this->mix(['known' => 'total', 'ml' => '6.35'], [['drops' => '20']])->json('parts.0');
         self::assertSame([0.05, true], [$counted['mlPerDrop'], $counted['counted']]);
@@ -311,6 +316,19 @@ final class MixTest extends AppTestCase
         foreach ([['coats' => '0'], ['coats' => ''], ['readings' => []], ['paints' => []], ['paints' => [['product' => $this->paint('Garnock Rally Bronze'), 'ml' => 1], ['product' => $red, 'ml' => 1]]], ['readings' => [['ground' => 'black']]], ['readings' => [['ground' => '#232325', 'lighter' => 9]]], ['paints' => [['product' => self::ulid(1), 'ml' => 1]]], ['which' => self::ulid(1), 'paints' => [['product' => $red, 'ml' => 1], ['product' => $this->paint('Garnock Roof Cream'), 'ml' => 1]]]] as $wrong) {
             $this->send('POST', '/api/spoons', [...$spoon, ...$wrong])->assertUnprocessable();
         }
+    }
+
+    public function test_a_kept_recipe_is_predicted_by_its_own_spoon(): void
+    {
+        $orange = array_column($this->send('GET', "/api/builds/{$this->buildId()}/mix")->json('recipes'), null, 'name')['Tow Orange'];
+        $look = fn (?string $recipe): array => $this->mix(['parts' => $orange['parts'], 'recipe' => $recipe])->assertOk()->json('colour');
+
+        self::assertSame('Read back from a spoon of Tow Orange.', $look($orange['id'])['fitted']);
+        self::assertNull($look(null)['fitted'], 'changed, it is a mix of its paints again');
+        self::assertStringContainsString('hides as its recipe says', $orange['spoon']);
+        $this->send('POST', '/api/spoons', ['paints' => [['product' => $orange['id'], 'ml' => 1]], 'coats' => '1', 'readings' => [['ground' => '#232325', 'lighter' => 2]], 'keep' => true])->assertOk()->assertJsonPath('product', $orange['id']);
+        $after = array_column($this->send('GET', "/api/builds/{$this->buildId()}/mix")->json('recipes'), null, 'name')['Tow Orange'];
+        self::assertStringContainsString('hides better than its last spoon', $after['spoon'], 'the result stays with the recipe');
     }
 
     public function test_what_the_plan_has_there_is_a_ground_and_what_a_better_one_saves_is_told(): void

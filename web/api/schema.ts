@@ -3749,6 +3749,8 @@ export interface components {
             cup?: string;
             hardened?: string;
             gun?: string;
+            /** @description The kept recipe it is, unchanged. */
+            recipe?: components["schemas"]["Id"] | null;
             grounds?: components["schemas"]["NamedHex"][];
             regulator?: {
                 rest?: string;

@@ -5,6 +5,23 @@ const TALL = 360;
 const WIDE = 128;
 const LEFT = 46;
 
+const CHARACTERS = 18;
+
+/** A name in lines that fit beside the cup: cut between words, never in one. */
+function linesOf(name: string): string[] {
+    const lines: string[] = [];
+    for (const word of name.split(' ')) {
+        const last = lines[lines.length - 1];
+        if (last !== undefined && last.length + word.length < CHARACTERS) {
+            lines[lines.length - 1] = `${last} ${word}`;
+        } else {
+            lines.push(word);
+        }
+    }
+
+    return lines;
+}
+
 /** The cup to scale, filled in pouring order, with the mark each part is filled to. */
 export function Cup({ mixed, swatches }: { mixed: Mixed; swatches: (string | null)[] }): ReactElement {
     const full = Math.max(mixed.totalMl, 0.001);
@@ -22,7 +39,7 @@ export function Cup({ mixed, swatches }: { mixed: Mixed; swatches: (string | nul
     // Marks that come close are moved apart, so that each can be read.
     let last = Infinity;
     const labels = layers.map((layer) => {
-        const at = Math.min(y(layer.to), last - 38);
+        const at = Math.min(y(layer.to), last - 24 - 16 * linesOf(`${layer.n + 1} ${layer.name}`).length);
         last = at;
 
         return at;
@@ -45,9 +62,11 @@ export function Cup({ mixed, swatches }: { mixed: Mixed; swatches: (string | nul
                     <text x={LEFT + WIDE + 26} y={(labels[i] ?? 0) + 2} className="cup-mark">
                         to {layer.to.toFixed(2)} ml
                     </text>
-                    <text x={LEFT + WIDE + 26} y={(labels[i] ?? 0) + 18}>
-                        {layer.n + 1} {layer.name.length > 17 ? `${layer.name.slice(0, 16)}…` : layer.name}
-                    </text>
+                    {linesOf(`${layer.n + 1} ${layer.name}`).map((line, n) => (
+                        <text key={line} x={LEFT + WIDE + 26} y={(labels[i] ?? 0) + 18 + 16 * n}>
+                            {line}
+                        </text>
+                    ))}
                 </g>
             ))}
             <path d={`M${LEFT} -8 V${TALL - 6} q0 8 8 8 H${LEFT + WIDE - 8} q8 0 8 -8 V-8`} className="cup-wall" />

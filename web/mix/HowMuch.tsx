@@ -7,11 +7,13 @@ interface Props {
     set: (next: MixOrder) => void;
     mixed: Mixed | undefined;
     colour: MixPage['colours'][number] | undefined;
+    /** ml in the jar of each part; null where nobody knows. */
+    levels: (number | null)[];
     wrong: (path: string) => string | undefined;
 }
 
 /** What is known, and the sum that follows from it, each line with where its figure comes from. */
-export function HowMuch({ order, set, mixed, colour, wrong }: Props): ReactElement {
+export function HowMuch({ order, set, mixed, colour, levels, wrong }: Props): ReactElement {
     const counted = colour?.counted;
 
     return (
@@ -24,9 +26,17 @@ export function HowMuch({ order, set, mixed, colour, wrong }: Props): ReactEleme
                 value={order.known === 'part' ? `part/${order.part ?? 0}` : order.known}
                 onChange={(e) => {
                     const [known = 'area', part] = e.currentTarget.value.split('/');
-                    set({ ...order, known, part: Number(part ?? 0), ml: order.ml === '' ? (mixed?.totalMl.toFixed(2) ?? '5') : (order.ml ?? '') });
+                    const i = Number(part ?? 0);
+                    const level = levels[i] ?? null;
+                    const usual = order.ml === '' ? (mixed?.totalMl.toFixed(2) ?? '5') : (order.ml ?? '');
+                    set({ ...order, known: known === 'jar' ? 'part' : known, part: i, ml: known === 'jar' && level !== null ? String(level) : usual });
                 }}
-                data={[{ value: 'area', label: 'the area and its coats' }, { value: 'total', label: 'all in the cup, ml' }, ...order.parts.map((p, i) => ({ value: `part/${i}`, label: `${p.name}, ml` }))]}
+                data={[
+                    { value: 'area', label: 'the area and its coats' },
+                    { value: 'total', label: 'all in the cup, ml' },
+                    ...order.parts.map((p, i) => ({ value: `part/${i}`, label: `${p.name}, ml or drops` })),
+                    ...order.parts.flatMap((p, i) => ((levels[i] ?? 0) > 0 ? [{ value: `jar/${i}`, label: `all that is left of ${p.name}` }] : [])),
+                ]}
             />
             {order.known === 'area' ? (
                 <>
@@ -46,7 +56,7 @@ export function HowMuch({ order, set, mixed, colour, wrong }: Props): ReactEleme
                     )}
                 </>
             ) : (
-                <TextInput label="ml of it" inputMode="decimal" value={order.ml ?? ''} error={wrong('ml')} onChange={(e) => set({ ...order, ml: e.currentTarget.value })} />
+                <TextInput label={order.known === 'total' ? 'ml in all' : 'ml of it, or drops'} value={order.ml ?? ''} error={wrong('ml')} onChange={(e) => set({ ...order, ml: e.currentTarget.value })} />
             )}
             <NativeSelect
                 label="Laid with"

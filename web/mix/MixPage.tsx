@@ -43,7 +43,7 @@ function MixStation({ page }: { page: Page }): ReactElement {
     const [recipe, keepAs] = useState<string | null>(() => page.recipes.find((r) => r.id === page.colours.find((c) => c.id === colour)?.product)?.id ?? null);
     const [view, show] = useState<(typeof VIEWS)[number]['key']>('cup');
     const change = useChange(page.build.id, page.build.revision);
-    const { data, error, isFetching } = useMixed(page.build.id, order);
+    const { data, error, isFetching } = useMixed(page.build.id, { ...order, recipe });
     // What was worked out last stays on the bench, dimmed, while a field makes no sense.
     const [mixed, keep] = useState<Mixed | undefined>(undefined);
     if (data !== undefined && data !== mixed) {
@@ -95,6 +95,9 @@ function MixStation({ page }: { page: Page }): ReactElement {
         }
     };
     const product = recipe ?? order.parts.find((p) => p.product !== null)?.product ?? null;
+    // Tones are made of one paint: what is in the cup by itself, or the recipe that was kept.
+    const alone = recipe ?? (paints.length === 1 ? (paints[0]?.product ?? null) : null);
+    const toned = page.paints.find((p) => p.id === alone)?.solid === true ? alone : null;
     const mixedNow = (more: object, title: string): void => {
         if (product !== null) {
             record(page.build.id, title, { id: ulid(), kind: 'mixed', at: new Date(Math.floor(now() / 1000) * 1000).toISOString().replace('.000Z', 'Z'), product, ...more });
@@ -161,7 +164,7 @@ function MixStation({ page }: { page: Page }): ReactElement {
                         {mixed !== undefined && <Signs order={order} set={set} mixed={mixed} wrong={wrong} />}
                     </div>
                     <aside className="mix-side">
-                        <HowMuch order={order} set={set} mixed={mixed} colour={here} wrong={wrong} />
+                        <HowMuch order={order} set={set} mixed={mixed} colour={here} levels={order.parts.map((p) => page.paints.find((x) => x.id === p.product)?.levelMl ?? null)} wrong={wrong} />
                         <Pot order={order} set={set} mixed={mixed} zone={page.build.zone} wrong={wrong} hardened={(minutes) => minutes > 0 && mixedNow({ potLifeMinutes: minutes }, 'Hardener is in')} />
                     </aside>
                 </>
@@ -176,7 +179,7 @@ function MixStation({ page }: { page: Page }): ReactElement {
                         {mixed !== undefined && <SpoonCard order={order} mixed={mixed} recipe={recipe} />}
                     </div>
                     <aside className="mix-side">
-                        <Tones page={page} product={paints.length === 1 && page.paints.find((p) => p.id === paints[0]?.product)?.solid === true ? (paints[0]?.product ?? null) : null} take={take} />
+                        <Tones page={page} product={toned} take={take} />
                         <section className="card" aria-labelledby="open-title">
                             <h2 id="open-title" className="card-title">
                                 Colours for other programs

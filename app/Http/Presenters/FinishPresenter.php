@@ -26,7 +26,7 @@ final class FinishPresenter
             'first' => $finish->firstEpoch === null ? null : Time::utc($finish->firstEpoch), 'last' => $finish->lastEpoch === null ? null : Time::utc($finish->lastEpoch),
             'evenings' => $finish->evenings, 'left' => count($plan->left),
             'coats' => array_map(static fn (array $c): array => [
-                'what' => ucfirst($c[0]->word()), 'colour' => $c[0] === Operation::Colour ? $kit->colour($c[1])?->name : null,
+                'what' => self::what($c[0], $c[1]), 'colour' => $c[0] === Operation::Colour ? $kit->colour($c[1])?->name : null,
                 'swatch' => $c[2]?->swatch, 'name' => $c[2]?->name, 'recipe' => self::recipe($c[2]),
                 'on' => self::few($c[3]), 'coats' => $c[4] === $c[5] ? (string) $c[4] : "{$c[4]} to {$c[5]}",
             ], $finish->coats),
@@ -34,6 +34,12 @@ final class FinishPresenter
             'faults' => array_map(static fn (array $f): array => ['at' => Time::utc($f[0]), 'what' => ucfirst($f[1]->word()), 'on' => self::few(array_map(static fn (string $id): string => $kit->nameOf($id) ?? 'something that is gone', $f[2])), 'with' => $f[3]?->name], $finish->faults),
             'accepted' => $finish->accepted,
         ];
+    }
+
+    /** A coat of a remedy is told as that. */
+    private static function what(Operation $operation, string $purpose): string
+    {
+        return $purpose === 'fault' ? ($operation === Operation::Prime ? 'Spot prime' : 'Put right') : ucfirst($operation->word());
     }
 
     private static function recipe(?Product $product): ?string

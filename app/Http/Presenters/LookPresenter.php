@@ -42,6 +42,11 @@ final readonly class LookPresenter
     {
         $asked = array_filter($order->recipe->parts, static fn (Part $p): bool => $p->stuff === Stuff::Paint);
         $seen = array_values(array_filter($paints, static fn (array $p): bool => $p[0]->swatch !== null && $p[0]->role !== Role::Varnish));
+        $kept = $this->shelf->find($order->keptAs);
+        if ($kept?->mix !== null && $kept->swatch !== null) {
+            // A kept recipe is a paint of its own, with a spoon of its own.
+            [$seen, $asked] = [[[$kept, 1.0]], [1]];
+        }
         if ($seen === [] || count($seen) < count($asked)) {
             return self::none('The look is worked out from paints of the shelf that have a colour.');
         }
@@ -52,7 +57,7 @@ final readonly class LookPresenter
         if ($refused !== null) {
             return self::none(ucfirst($refused).'.');
         }
-        $sheen = $paints[0][0]->sheen;
+        $sheen = $seen[0][0]->sheen;
         $hidden = Hiding::threshold($this->house);
         $there = array_column($order->grounds, 1, 0);
         $rows = [];

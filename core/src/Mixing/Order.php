@@ -24,9 +24,10 @@ final readonly class Order
      * @param  float|null  $nozzleMm  of the gun; null: no gun
      * @param  float|null  $workingBar  wanted with the trigger down
      * @param  list<array{string, string}>  $grounds  name and swatch of what the plan lays it on
+     * @param  string|null  $keptAs  id of the kept recipe it is, unchanged: its spoon counts then
      * @param  float|null  $hardened  pot life, minutes at 20 °C, where hardener is in
      */
-    private function __construct(public Recipe $recipe, public array $products, public Known $known, public int $part, public float $ml, public ?float $cm2, public float $coats, public Tool $tool, public ?array $poured, public float $cupMl, public ?float $hardened, public ?float $nozzleMm, public ?Regulator $regulator, public ?float $workingBar, public array $grounds)
+    private function __construct(public Recipe $recipe, public array $products, public Known $known, public int $part, public float $ml, public ?float $cm2, public float $coats, public Tool $tool, public ?array $poured, public float $cupMl, public ?float $hardened, public ?float $nozzleMm, public ?Regulator $regulator, public ?float $workingBar, public array $grounds, public ?string $keptAs)
     {
     }
 
@@ -38,7 +39,7 @@ final readonly class Order
         [$parts, $products] = self::parts($in);
         $known = $in->oneOf('known', Known::class, Known::Area);
         $part = $in->whole('part', 0, 7, 0);
-        $ml = self::optional($in, 'ml', 0, 1000, 'give ml such as 6.35');
+        $ml = self::amount($in, array_values(array_filter($parts))[$part] ?? null);
         $cm2 = self::optional($in, 'cm2', 0, 100000, 'give cm² such as 196');
         $coats = self::optional($in, 'coats', 0, 40, 'give coats such as 3; a mist is a half');
         $tool = $in->oneOf('tool', Tool::class, Tool::Airbrush);
@@ -47,6 +48,7 @@ final readonly class Order
         $hardened = self::optional($in, 'hardened', 0, 10000, 'give the pot life of the label in minutes, such as 240');
         $gun = self::optional($in, 'gun', 0, 2, 'give the nozzle in mm, such as 0.35');
         [$regulator, $working] = self::regulator($in->object('regulator'), $problems);
+        $recipe = $in->optionalId('recipe');
         $grounds = $in->each('grounds', static function (Reader $g): array {
             $ground = [$g->text('name', 120), strtoupper($g->text('hex', 7))];
             if (preg_match('/\A#[0-9A-F]{6}\z/', $ground[1]) !== 1) {
@@ -62,7 +64,7 @@ final readonly class Order
         self::whole($kept, $parts, $known, $part, $ml, $cm2, $coats, $poured, $problems);
         $problems->throwIfAny();
 
-        return new self(new Recipe($kept === [] ? throw new \LogicException('an empty recipe is a problem') : $kept), $products, $known, $part, $ml ?? 0, $cm2, $coats ?? 1, $tool, $poured, $cup ?? 7.0, $hardened, $gun, $regulator, $working, $grounds);
+        return new self(new Recipe($kept === [] ? throw new \LogicException('an empty recipe is a problem') : $kept), $products, $known, $part, $ml ?? 0, $cm2, $coats ?? 1, $tool, $poured, $cup ?? 7.0, $hardened, $gun, $regulator, $working, $grounds, $recipe);
     }
 
     /**
@@ -159,13 +161,31 @@ final readonly class Order
 
     private static function number(Reader $in, string $field, float $above, float $most, string $right): ?float
     {
-        if (trim($in->optionalText($field, 40) ?? '') === '') {
-            $in->problems->add($in->path($field), 'is empty', $right);
+        $text = trim($in->optionalText($field, 40) ?? '');
+        if ($text === '' || preg_match('/\A[\d.,]+\s*%\z/', $text) === 1) {
+            // Rule two-readings: of what it is a percentage stands beside it, and is not guessed.
+            $in->problems->add($in->path($field), $text === '' ? 'is empty' : "\"{$text}\" can be read two ways", $text === '' ? $right : 'write the number, and choose beside it whether it is % of the paint, or of paint and thinner together');
 
             return null;
         }
 
         return self::optional($in, $field, $above, $most, $right);
+    }
+
+    /** ml of the known part, or the drops of it that are in the cup already: "23 drops". */
+    private static function amount(Reader $in, ?Part $of): ?float
+    {
+        $text = trim($in->optionalText('ml', 40) ?? '');
+        if ($of !== null && preg_match('/\A(\d{1,5})\s*drops?\z/i', $text, $m) === 1) {
+            if ((int) $m[1] > 0) {
+                return (int) $m[1] * $of->mlPerDrop();
+            }
+            $in->problems->add($in->path('ml'), 'is no drop at all', 'count the drops that are in the cup, such as 23 drops');
+
+            return null;
+        }
+
+        return self::optional($in, 'ml', 0, 1000, 'give ml such as 6.35, or drops such as 23 drops');
     }
 
     /** A number as people type it, above one bound and up to another; null where the field is empty or not read, which is then a problem. */

@@ -100,6 +100,12 @@ final class LayerPlanner
         return $this->choice->varnish(Sheen::Gloss, [], false);
     }
 
+    /** Primer for a spot where none lay before. */
+    public function anyPrimer(): Product
+    {
+        return $this->choice->primer([Substrate::Styrene], [], []);
+    }
+
     public function substrate(Area $area): Substrate
     {
         return $this->kit->partsById[$area->part]->substrate;

@@ -7,8 +7,10 @@ namespace AmberStep\Core\Plan;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Inserted;
 use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Log\OpenFault;
 use AmberStep\Core\Log\Surface;
 use AmberStep\Core\Material\CoatKind;
+use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\WaitKind;
 
 /** Steps that put right what went wrong, and those the user or a fix put in. */
@@ -26,7 +28,7 @@ final class RemedySteps
             }
             $remedy = $fault->fault->remedy();
             foreach ($remedy as $i => [$operation, $title, $wait]) {
-                $product = $operation->leavesLayer() ? $layers->known($fault->product) ?? $layers->anyVarnish() : null;
+                $product = $operation->leavesLayer() ? self::product($operation, $fault, $surface, $layers) : null;
                 $steps->add(new Step(
                     $piece->id, $operation, 'fault+'.$fault->eventId, $i + 1, count($remedy), $piece->id, $fault->targets, self::RANK + $i, $piece->position,
                     product: $product, coatKind: $operation->leavesLayer() ? ($i === 0 ? CoatKind::Light : CoatKind::Mist) : null,
@@ -34,6 +36,24 @@ final class RemedySteps
                 ));
             }
         }
+    }
+
+    /** What goes on: primer where it is primed, clear where it is shut off, the paint it was seen on for the rest. */
+    private static function product(Operation $operation, OpenFault $fault, Surface $surface, LayerPlanner $layers): Product
+    {
+        if ($operation === Operation::Prime) {
+            foreach ($fault->targets as $target) {
+                foreach ($surface->area($target)->layers as $layer) {
+                    if ($layer->operation === Operation::Prime && $layer->product !== null) {
+                        return $layer->product;
+                    }
+                }
+            }
+
+            return $layers->anyPrimer();
+        }
+
+        return $operation->isVarnish() ? $layers->anyVarnish() : $layers->known($fault->product) ?? $layers->anyVarnish();
     }
 
     public static function inserted(StepSet $steps, Kit $kit, Breakdown $breakdown, LayerPlanner $layers, HouseRules $house): void

@@ -67,6 +67,42 @@ final class FinePointsTest extends TestCase
         self::assertSame([120, 60, 120], [$closes(20), $closes(30), $closes(16)]);
     }
 
+    public function test_a_spot_is_primed_with_the_primer_that_lies_there_and_coloured_with_its_paint(): void
+    {
+        $build = self::body('sea grey', ['log' => [['at' => '2026-02-20 19:00', 'do' => 'prime', 'on' => ['side'], 'for' => 'all', 'with' => 'lacquer primer'], self::coat('2026-02-21 19:00', 'sea grey'), ['at' => '2026-02-22 19:00', 'do' => 'fault', 'fault' => 'lifted', 'on' => ['side'], 'with' => 'sea grey']]]);
+        $remedy = static fn (Build $build): array => array_values(array_filter(array_map(static fn (PlannedStep $p): ?string => $p->step->isRemedy() && $p->step->operation->leavesLayer() ? $p->step->operation->value.': '.$p->step->product?->name : null, array_values($build->plan()->left))));
+        self::assertSame(['prime: lacquer primer', 'colour: sea grey'], $remedy($build));
+
+        $bare = self::body('sea grey', ['log' => [self::coat('2026-02-21 19:00', 'sea grey'), ['at' => '2026-02-22 19:00', 'do' => 'fault', 'fault' => 'crazing', 'on' => ['side'], 'with' => 'sea grey']]]);
+        self::assertSame(['barrier: gloss varnish', 'colour: sea grey'], $remedy($bare), 'what shuts it off is no colour');
+    }
+
+    #[DataProvider('primerSchools')]
+    public function test_what_will_not_hold_gets_its_primer_whatever_the_house_rule_says(string $school, bool $leftOut): void
+    {
+        $build = self::body('enamel brown', ['house' => ['primer' => $school], 'kit' => ['parts' => ['body' => 'soft-vinyl'], 'pins' => $leftOut ? [['operation' => 'prime', 'present' => false]] : []]]);
+        $found = self::said($build->plan(), 'soft-vinyl');
+        if ($school === 'always' && ! $leftOut) {
+            self::assertSame([], $found, 'the primer is there');
+
+            return;
+        }
+        self::assertSame([Severity::Stop, 'Put water acrylic under it'], [$found[0]->severity, $found[0]->fixes[0]->title]);
+        foreach ($found[0]->fixes as $fix) {
+            $after = $build->plan($build->kit->apply($fix->edits));
+            self::assertSame([], self::said($after, 'soft-vinyl'), $fix->title);
+        }
+    }
+
+    /** @return iterable<string, array{string, bool}> */
+    public static function primerSchools(): iterable
+    {
+        foreach (['always', 'where-needed', 'never'] as $school) {
+            yield "{$school}, as it is" => [$school, false];
+            yield "{$school}, left out" => [$school, true];
+        }
+    }
+
     public function test_lacquer_over_enamel_of_ninety_days_takes_mists_only(): void
     {
         $kit = ['kit' => ['parts' => ['body' => 'styrene'], 'colours' => ['c' => 'lacquer red', 'g' => 'enamel brown'], 'areas' => ['side' => ['part' => 'body', 'ground' => 'g', 'colour' => 'c']]]];
