@@ -24,12 +24,20 @@ function do_first(Browser $browser, string $first): void
         $browser->press('deck seam');
         $browser->seeText('#joint-title', 'deck seam');
     } elseif ($first === 'two') {
-        foreach (['Linnet Slate Green', 'Linnet Pale Grey'] as $jar) {
-            $browser->press($jar);
-        }
-        $browser->press('Mix this');
-        $browser->seeText('.parts-table', 'Linnet Pale Grey');
+        $browser->see('[data-testid="typed-recipe"]')->click();
+        $browser->keys('3 sea grey + 1 pale grey + 2 thinner + 5 % retarder', Facebook\WebDriver\WebDriverKeys::ENTER);
+        $browser->seeText('.parts-table', 'retarder');
         $browser->seeText('[data-testid="need"]', 'spare for touch-ups');
+    } elseif ($first === 'colour') {
+        $browser->press('The colour');
+        $browser->press('Linnet Ground White');
+        $browser->press('Linnet Tool Steel');
+        $browser->see('.match-found li');
+        $browser->see('.tone-list li');
+        $browser->script('window.scrollTo(0, 0)');
+    } elseif ($first === 'recipes') {
+        $browser->press('Recipes');
+        $browser->see('.recipe-list li');
     } elseif ($first === 'round') {
         $browser->click('[data-testid="go-round"]');
         $browser->click('[data-testid="round-skip"]');
@@ -49,13 +57,13 @@ $server = new Server('2026-03-03T19:05:00Z');
 $folder = __DIR__.'/../docs/screenshots';
 // name, station, place of the build, width, height, surround, what is done first
 $views = [
-    ['kit-day', 'kit', 0, 1280, 800, 'day', 'type'], ['kit-tablet', 'kit', 1, 820, 1180, 'booth', ''], ['house-day', 'house', 0, 1280, 800, 'day', ''], ['sheet-day', 'sheet', 0, 1280, 800, 'day', ''],
-    ['booklet-day', 'booklet', 2, 1280, 800, 'day', 'call'], ['breakdown-day', 'breakdown', 2, 1280, 800, 'day', 'deck'], ['breakdown-tablet', 'breakdown', 3, 820, 1180, 'booth', ''], ['lists-tablet', 'lists', 2, 820, 1180, 'day', ''],
+    ['kit-day', 'kit', 0, 1280, 800, 'day', 'type'], ['house-day', 'house', 0, 1280, 800, 'day', ''], ['sheet-day', 'sheet', 0, 1280, 800, 'day', ''],
+    ['booklet-day', 'booklet', 2, 1280, 800, 'day', 'call'], ['breakdown-day', 'breakdown', 2, 1280, 800, 'day', 'deck'], ['lists-tablet', 'lists', 2, 820, 1180, 'day', ''],
     ['surface-day', 'surface', 2, 1280, 800, 'day', ''], ['round-tablet', 'surface', 2, 820, 1180, 'booth', 'round'],
-    ['mix-day', 'mix', 0, 1280, 800, 'day', 'two'],
+    ['mix-day', 'mix', 0, 1280, 800, 'day', 'two'], ['mix-colour-booth', 'mix', 0, 1280, 800, 'booth', 'colour'], ['recipes-tablet', 'mix', 4, 820, 1180, 'day', 'recipes'],
     ['bench-day', 'bench', 0, 1280, 800, 'day', ''], ['bench-booth', 'bench', 0, 1280, 800, 'booth', ''], ['bench-tablet', 'bench', 0, 820, 1180, 'day', ''],
-    ['layers-day', 'layers', 1, 1280, 800, 'day', 'choose'], ['layers-booth', 'layers', 0, 1280, 800, 'booth', ''], ['layers-tablet', 'layers', 0, 820, 1180, 'booth', ''], ['film-day', 'layers', 1, 1280, 800, 'day', 'film'],
-    ['log-day', 'log', 0, 1280, 800, 'day', ''],
+    ['layers-day', 'layers', 1, 1280, 800, 'day', 'choose'], ['layers-booth', 'layers', 0, 1280, 800, 'booth', ''], ['film-day', 'layers', 1, 1280, 800, 'day', 'film'],
+    ['log-day', 'log', 0, 1280, 800, 'day', ''], ['finish-day', 'finish', 4, 1280, 800, 'day', ''],
 ];
 $browser = Browser::open();
 try {

@@ -16,10 +16,10 @@ interface Props {
 
 const BASES = [
     { value: 'parts', label: 'parts' },
-    { value: 'percent-of-mix', label: '% of paint and thinner' },
-    { value: 'percent-of-paint', label: '% of the paint' },
-    { value: 'to-paint', label: 'parts of paint to one' },
-    { value: 'to-mix', label: 'parts of thinned mix to one' },
+    { value: 'percent-of-mix', label: '% of mix' },
+    { value: 'percent-of-paint', label: '% of paint' },
+    { value: 'to-paint', label: 'paint to 1' },
+    { value: 'to-mix', label: 'mix to 1' },
 ];
 
 const OTHERS = [
@@ -86,6 +86,7 @@ export function Parts({ page, order, set, mixed, wrong, poured: log, children }:
                                                 ))}
                                             </select>
                                         </span>
+                                        {is !== undefined && part.base !== 'parts' && <small>{is.base}</small>}
                                         {bad !== undefined && (
                                             <small className="bad" role="alert">
                                                 {bad}

@@ -45,6 +45,14 @@ final class Manner
         if ($step->product->family === Family::Aerosol) {
             return ['Shake the can two minutes after the ball comes free.'];
         }
+        // What was sprayed this evening was stirred this evening.
+        foreach ($context->surface->areas() as $state) {
+            foreach ($state->layers as $layer) {
+                if ($layer->product?->id === $step->product->id && $context->nowEpoch - $layer->lastCoat()->atEpoch < Jar::SINKS_AFTER_SECONDS) {
+                    return [];
+                }
+            }
+        }
         $says = (new Jar($step->product))->stirring($context->nowEpoch, $context->kit->zone);
 
         return $says === null ? [] : [$says];

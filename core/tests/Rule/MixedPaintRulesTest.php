@@ -144,5 +144,10 @@ final class MixedPaintRulesTest extends TestCase
         self::assertSame([true, false], $first(null), 'the first coat only');
         self::assertSame([true, false], $first('2026-03-01T19:00:00Z'), 'yesterday');
         self::assertSame([false, false], $first('2026-03-02T19:00:00Z'), 'an hour ago');
+        $sprayed = new Build(['kit' => ['parts' => ['body' => 'styrene', 'lid' => 'styrene'], 'colours' => ['c' => 'sea grey'], 'areas' => ['side' => ['part' => 'body', 'cm2' => 60, 'colour' => 'c'], 'top' => ['part' => 'lid', 'cm2' => 60, 'colour' => 'c']]], 'log' => [['at' => '19:50', 'do' => 'colour', 'on' => ['side'], 'for' => 'c', 'with' => 'sea grey', 'coat' => 'mist']]]);
+        $plan = $sprayed->plan();
+        foreach ($plan->left as $planned) {
+            self::assertStringNotContainsString('Stir', $planned->step->product?->name === 'sea grey' ? implode(' ', \AmberStep\Core\Plan\Manner::of($planned->step, $plan->context)) : '', 'it was sprayed ten minutes ago');
+        }
     }
 }
