@@ -1,12 +1,9 @@
-import './sheet.css';
-import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
-import { Link } from 'react-router';
 import { api } from '../api/client';
 import type { Sheet, Step } from '../api/types';
 import { useNow } from '../frame/clock';
-import { PrintFoot, PrintHead } from '../frame/Printed';
+import { Paper } from '../frame/Paper';
 import { wall } from '../frame/words';
 import { useMinutes } from './MinutesField';
 
@@ -21,45 +18,33 @@ export default function SheetPage({ buildId }: { buildId: string }): ReactElemen
     const zone = sheet.build.zone;
 
     return (
-        <div className="sheet-page">
-            <div className="page-head">
-                <h1>Bench sheet</h1>
-                <p>
-                    {sheet.minutes} min from now, {sheet.steps.length} {sheet.steps.length === 1 ? 'step' : 'steps'}
-                </p>
-                <div className="page-tools">
-                    <Link className="plain-press" to={`/b/${buildId}/bench`}>
-                        Back to the bench
-                    </Link>
-                    <Button data-main onClick={() => window.print()}>
-                        Print
-                    </Button>
-                </div>
-            </div>
-            <div className="card paper">
-                <PrintHead title="Bench sheet" build={sheet.build} at={at} />
-                {sheet.steps.length === 0 && <p className="paper-none">Nothing can be done in these minutes: everything waits.</p>}
-                <ol className="paper-steps">
-                    {sheet.steps.map((step, i) => (
-                        <PaperStep key={step.key} step={step} when={wall(step.start, at, zone)} said={new Set(sheet.steps.slice(0, i).flatMap((s) => s.cautions))} />
-                    ))}
-                </ol>
-                {sheet.holds.length > 0 && (
-                    <section className="paper-holds">
-                        <h2>Hands off</h2>
-                        <ul>
-                            {sheet.holds.map((hold) => (
-                                <li key={hold.key}>
-                                    <strong>{wall(hold.until, at, zone)}</strong> {hold.label}
-                                    {hold.closing ? ' (do it before)' : `: until then no ${hold.forbids}`}
-                                </li>
-                            ))}
-                        </ul>
-                    </section>
-                )}
-                <PrintFoot />
-            </div>
-        </div>
+        <Paper
+            title="Bench sheet"
+            says={`${sheet.minutes} min from now, ${sheet.steps.length} ${sheet.steps.length === 1 ? 'step' : 'steps'}`}
+            build={sheet.build}
+            at={at}
+            back={{ to: `/b/${buildId}/bench`, word: 'Back to the bench' }}
+        >
+            {sheet.steps.length === 0 && <p className="paper-none">Nothing can be done in these minutes: everything waits.</p>}
+            <ol className="paper-steps">
+                {sheet.steps.map((step, i) => (
+                    <PaperStep key={step.key} step={step} when={wall(step.start, at, zone)} said={new Set(sheet.steps.slice(0, i).flatMap((s) => s.cautions))} />
+                ))}
+            </ol>
+            {sheet.holds.length > 0 && (
+                <section className="paper-holds">
+                    <h2>Hands off</h2>
+                    <ul>
+                        {sheet.holds.map((hold) => (
+                            <li key={hold.key}>
+                                <strong>{wall(hold.until, at, zone)}</strong> {hold.label}
+                                {hold.closing ? ' (do it before)' : `: until then no ${hold.forbids}`}
+                            </li>
+                        ))}
+                    </ul>
+                </section>
+            )}
+        </Paper>
     );
 }
 

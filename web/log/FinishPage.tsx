@@ -1,14 +1,12 @@
-import '../bench/sheet.css';
 import './finish.css';
-import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
-import { Link } from 'react-router';
 import { api } from '../api/client';
 import type { Finish } from '../api/types';
 import { useNow } from '../frame/clock';
-import { PrintFoot, PrintHead } from '../frame/Printed';
+import { Paper } from '../frame/Paper';
 import { day } from '../frame/words';
+import { Accepted } from './Accepted';
 
 /** What stands beside the model at a show and in the box of the next one: paints from the bottom up, what was put right, what was taken as it is. */
 export default function FinishPage({ buildId }: { buildId: string }): ReactElement {
@@ -21,64 +19,48 @@ export default function FinishPage({ buildId }: { buildId: string }): ReactEleme
     const date = (instant: string): string => day(Date.parse(instant), zone);
 
     return (
-        <div className="sheet-page finish">
-            <div className="page-head">
-                <h1>Finish sheet</h1>
-                <p>{sheet.left === 0 ? 'Finished: nothing is left in the plan' : `So far: ${sheet.left} ${sheet.left === 1 ? 'step is' : 'steps are'} left`}</p>
-                <div className="page-tools">
-                    <Link className="plain-press" to={`/b/${buildId}/log`}>
-                        Back to the log
-                    </Link>
-                    <Button data-main onClick={() => window.print()}>
-                        Print
-                    </Button>
-                </div>
-            </div>
-            <div className="card paper">
-                <PrintHead title="Finish sheet" build={sheet.build} at={at} />
-                <p className="finish-subject">
-                    {sheet.subject}
-                    {sheet.first !== null && sheet.last !== null && ` · ${date(sheet.first)} to ${date(sheet.last)}, ${sheet.evenings} ${sheet.evenings === 1 ? 'day' : 'days'} at the bench`}
-                </p>
-                {sheet.coats.length === 0 ? <p className="paper-none">No coat is on it yet.</p> : <Coats sheet={sheet} />}
-                {sheet.good.length > 0 && (
-                    <section>
-                        <h2>Made good</h2>
-                        <p>
-                            {sheet.good.join(', ')}
-                            {sheet.fillers.length > 0 && `; with ${sheet.fillers.join(', ')}`}.
-                        </p>
-                    </section>
-                )}
-                {sheet.faults.length > 0 && (
-                    <section>
-                        <h2>What went wrong, and was put right</h2>
-                        <ul>
-                            {sheet.faults.map((f) => (
-                                <li key={f.at + f.what}>
-                                    {date(f.at)}: {f.what.toLowerCase()} on {f.on}
-                                    {f.with !== null && `, ${f.with}`}
-                                </li>
-                            ))}
-                        </ul>
-                    </section>
-                )}
-                {sheet.accepted.length > 0 && (
-                    <section data-testid="finish-accepted">
-                        <h2>Taken as it is</h2>
-                        <dl>
-                            {sheet.accepted.map((a) => (
-                                <div key={a.what + a.reason}>
-                                    <dt>{a.what}</dt>
-                                    <dd>{a.reason}</dd>
-                                </div>
-                            ))}
-                        </dl>
-                    </section>
-                )}
-                <PrintFoot />
-            </div>
-        </div>
+        <Paper
+            title="Finish sheet"
+            says={sheet.left === 0 ? 'Finished: nothing is left in the plan' : `So far: ${sheet.left} ${sheet.left === 1 ? 'step is' : 'steps are'} left`}
+            build={sheet.build}
+            at={at}
+            back={{ to: `/b/${buildId}/log`, word: 'Back to the log' }}
+            className="finish"
+        >
+            <p className="finish-subject">
+                {sheet.subject}
+                {sheet.first !== null && sheet.last !== null && ` · ${date(sheet.first)} to ${date(sheet.last)}, ${sheet.evenings} ${sheet.evenings === 1 ? 'day' : 'days'} at the bench`}
+            </p>
+            {sheet.coats.length === 0 ? <p className="paper-none">No coat is on it yet.</p> : <Coats sheet={sheet} />}
+            {sheet.good.length > 0 && (
+                <section>
+                    <h2>Made good</h2>
+                    <p>
+                        {sheet.good.join(', ')}
+                        {sheet.fillers.length > 0 && `; with ${sheet.fillers.join(', ')}`}.
+                    </p>
+                </section>
+            )}
+            {sheet.faults.length > 0 && (
+                <section>
+                    <h2>What went wrong, and was put right</h2>
+                    <ul>
+                        {sheet.faults.map((f) => (
+                            <li key={f.at + f.what}>
+                                {date(f.at)}: {f.what.toLowerCase()} on {f.on}
+                                {f.with !== null && `, ${f.with}`}
+                            </li>
+                        ))}
+                    </ul>
+                </section>
+            )}
+            {sheet.accepted.length > 0 && (
+                <section data-testid="finish-accepted">
+                    <h2>Taken as it is</h2>
+                    <Accepted accepted={sheet.accepted} />
+                </section>
+            )}
+        </Paper>
     );
 }
 

@@ -8,6 +8,7 @@ import { record } from '../frame/outbox';
 import { useLog } from '../frame/queries';
 import { ulid } from '../frame/ulid';
 import { clock, day } from '../frame/words';
+import { Accepted } from './Accepted';
 import { OffPlanSheet } from './OffPlanSheet';
 
 const PAGE = 100;
@@ -50,14 +51,7 @@ export default function LogPage({ buildId }: { buildId: string }): ReactElement 
             {log.accepted.length > 0 && (
                 <section className="card log-accepted" aria-labelledby="accepted-title">
                     <h2 id="accepted-title">Taken as it is</h2>
-                    <dl>
-                        {log.accepted.map((a) => (
-                            <div key={a.what + a.reason}>
-                                <dt>{a.what}</dt>
-                                <dd>{a.reason}</dd>
-                            </div>
-                        ))}
-                    </dl>
+                    <Accepted accepted={log.accepted} />
                 </section>
             )}
             {log.total === 0 ? (

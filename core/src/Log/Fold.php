@@ -5,15 +5,11 @@ declare(strict_types=1);
 namespace AmberStep\Core\Log;
 
 use AmberStep\Core\Drying\CabinetStay;
-use AmberStep\Core\Kit\Area;
-use AmberStep\Core\Kit\FoundAt;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
-use AmberStep\Core\Plan\Minutes;
 use AmberStep\Core\Plan\Operation;
-use AmberStep\Core\Surface\Place;
 
 /** Folds one event after the other into a Surface. The planner folds imaginary events the same way. */
 final class Fold
@@ -21,8 +17,11 @@ final class Fold
     /** Purpose of a mask or coat nobody gave a purpose. */
     public const ANY = '*';
 
+    private readonly PlaceFold $places;
+
     public function __construct(private readonly Kit $kit, private readonly Shelf $shelf, public readonly Surface $surface)
     {
+        $this->places = new PlaceFold($kit, $surface);
     }
 
     public function apply(Event $event): void
@@ -104,7 +103,7 @@ final class Fold
                 continue;
             }
             if (isset($this->kit->jointsById[$target]) || isset($this->kit->flawsById[$target])) {
-                $this->joint($target, $operation, $purpose, $event);
+                $this->places->done($target, $operation, $purpose, $event);
 
                 continue;
             }
@@ -145,42 +144,6 @@ final class Fold
         } else {
             $state->lay(new Layer($operation, $purpose, $product, [$coat]));
         }
-    }
-
-    private function joint(string $id, Operation $operation, string $purpose, Event $event): void
-    {
-        $joint = $this->surface->joint($id);
-        $place = Place::find($id, $this->kit);
-        $joint->done[$operation->value.'/'.$purpose][] = $event->atEpoch;
-        if ($event->minutes !== null && $place !== null) {
-            $this->surface->learned->hearMinutes($operation, $event->minutes, Minutes::atPlace($operation, $place));
-        }
-        $joint->deeds[] = new Deed($operation, $event->atEpoch, $this->through($place), '', $event->id);
-        if ($operation === Operation::Fill) {
-            $joint->filledAt = $event->atEpoch;
-            $joint->filler = $event->filler ?? $place?->filler();
-        }
-        if ($operation->sands()) {
-            foreach ($this->areasOf($place) as $area) {
-                $this->surface->area($area->id)->soiledAt = $event->atEpoch;
-            }
-        }
-    }
-
-    /** @return list<Area> */
-    private function areasOf(?Place $place): array
-    {
-        return array_values(array_filter($this->kit->areas, static fn (Area $a): bool => in_array($a->part, $place->parts ?? [], true)));
-    }
-
-    private function through(?Place $place): FoundAt
-    {
-        return FoundAt::on($place->parts ?? [], $this->kit, $this->surface);
-    }
-
-    private function lookedAt(string $id, Event $event, Verdict $verdict): void
-    {
-        $this->surface->joint($id)->deeds[] = new Deed($verdict, $event->atEpoch, $this->through(Place::find($id, $this->kit)), $event->purpose, $event->id, $event->note);
     }
 
     private function glued(Event $event): void
@@ -279,7 +242,7 @@ final class Fold
             return;
         }
         if ($event->wait === null) {
-            $this->judged($event, $event->verdict);
+            $this->places->judged($event, $event->verdict);
 
             return;
         }
@@ -291,21 +254,6 @@ final class Fold
             }
             $age = ($event->atEpoch - $top->lastCoat()->atEpoch) / 60 / $typical;
             $this->surface->learned->hear($top->product->id, $event->wait->value, $event->verdict, $age);
-        }
-    }
-
-    /** A place is judged; or a round is over, with so many places found. */
-    private function judged(Event $event, Verdict $verdict): void
-    {
-        if (! $verdict->isOfPlace()) {
-            $this->surface->rounds[] = [$event->atEpoch, $event->found ?? 0, $event->purpose, $event->id];
-
-            return;
-        }
-        foreach ($event->targets as $target) {
-            if (isset($this->kit->jointsById[$target]) || isset($this->kit->flawsById[$target])) {
-                $this->lookedAt($target, $event, $verdict);
-            }
         }
     }
 
