@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace App\Repositories;
 
+use AmberStep\Core\Log\Event as LogEvent;
+use AmberStep\Core\Log\EventKind;
+use AmberStep\Core\Log\Log;
 use AmberStep\Core\Material\Product as Paint;
 use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Mixing\UseBook;
+use App\Models\Event;
 use App\Models\Product;
 use Illuminate\Support\Facades\DB;
 
@@ -23,7 +28,42 @@ final class ShelfRepository
         /** @var list<Product> $rows */
         $rows = $this->shelf === null ? Product::query()->orderBy('position')->orderBy('id')->get()->all() : [];
 
-        return $this->shelf ??= new Shelf(array_map(static fn (Product $p): Paint => Paint::fromArray($p->body), $rows));
+        if ($this->shelf === null) {
+            $paints = array_map(static fn (Product $p): Paint => Paint::fromArray($p->body), $rows);
+            $this->shelf = new Shelf($paints, self::uses($paints));
+        }
+
+        return $this->shelf;
+    }
+
+    /** What was used has changed: the shelf is read anew when it is next asked for. */
+    public function forget(): void
+    {
+        $this->shelf = null;
+    }
+
+    /**
+     * What was really used of each mix, over all builds.
+     *
+     * @param  list<Paint>  $paints
+     */
+    private static function uses(array $paints): UseBook
+    {
+        $families = [];
+        foreach ($paints as $paint) {
+            $families[$paint->id] = $paint->family;
+        }
+        /** @var list<Event> $rows */
+        $rows = Event::query()->whereIn('kind', [EventKind::Mixed->value, EventKind::TakeBack->value])->orderBy('number')->get()->all();
+        $jobs = [];
+        foreach (Log::standing(array_map(static fn (Event $e): LogEvent => LogEvent::fromArray($e->body), $rows)) as $event) {
+            $family = $families[(string) $event->product] ?? null;
+            if ($family !== null && $event->usedMl !== null && $event->predictedMl !== null && $event->nozzleMm !== null) {
+                $jobs[] = [$event->nozzleMm, $family, $event->usedMl, $event->predictedMl];
+            }
+        }
+
+        return new UseBook($jobs);
     }
 
     /**

@@ -31,7 +31,6 @@ use App\Http\Presenters\MixPresenter;
 use App\Repositories\BuildRepository;
 use App\Repositories\ShelfRepository;
 use App\Repositories\UsedOn;
-use App\Repositories\Uses;
 use App\Room\RoomSource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -41,7 +40,7 @@ final readonly class MixController
 {
     use LoadsBuilds;
 
-    public function __construct(private BuildRepository $builds, private Planner $planner, private ShelfRepository $shelf, private RoomSource $rooms, private BenchClock $clock, private Uses $uses, private Answer $answer)
+    public function __construct(private BuildRepository $builds, private Planner $planner, private ShelfRepository $shelf, private RoomSource $rooms, private BenchClock $clock, private Answer $answer)
     {
     }
 
@@ -68,7 +67,7 @@ final readonly class MixController
         $loaded = $this->load($build);
         $order = Order::read($request->json()->all());
         $now = $this->clock->epoch();
-        $presenter = new MixPresenter($this->shelf->shelf(), $this->planner->house($loaded), $this->rooms->room($now)->at($now)->temperatureC, $now, $loaded->kit->zone, $this->uses);
+        $presenter = new MixPresenter($this->shelf->shelf(), $this->planner->house($loaded), $this->rooms->room($now)->at($now)->temperatureC, $now, $loaded->kit->zone);
 
         // Which jobs still fit before a hardened mix dies only the plan knows; it is asked for nothing else.
         return $this->answer->json($presenter->of($order, $loaded->kit->parts[0]->mouldedColour ?? null, $order->hardened === null ? null : $this->planner->plan($loaded)));

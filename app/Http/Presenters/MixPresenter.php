@@ -26,7 +26,6 @@ use AmberStep\Core\Plan\Words;
 use AmberStep\Core\Spray\Consistency;
 use AmberStep\Core\Spray\Regulator;
 use AmberStep\Core\Spray\Task;
-use App\Repositories\Uses;
 
 /** What a recipe comes to: ml, drops and grams, the cup in pouring order, the sum, what was poured, what it will look like. */
 final readonly class MixPresenter
@@ -34,7 +33,7 @@ final readonly class MixPresenter
     /** µm of wet film that runs on uprights (handbook 2). */
     private const RUNS = 120.0;
 
-    public function __construct(private Shelf $shelf, private HouseRules $house, private float $temperatureC, private int $nowEpoch, private \DateTimeZone $zone, private Uses $uses)
+    public function __construct(private Shelf $shelf, private HouseRules $house, private float $temperatureC, private int $nowEpoch, private \DateTimeZone $zone)
     {
     }
 
@@ -44,7 +43,7 @@ final readonly class MixPresenter
         $known = $this->paints($order);
         $family = $known === [] ? Family::WaterAcrylic : $known[0][0]->family;
         $figures = $family->figures();
-        $learned = $order->nozzleMm === null || ! $order->tool->isAirbrush() ? null : $this->uses->of($order->nozzleMm, $family);
+        $learned = $order->nozzleMm === null || ! $order->tool->isAirbrush() ? null : $this->shelf->uses->of($order->nozzleMm, $family);
         $paints = array_filter($order->recipe->parts, static fn (Part $p): bool => $p->stuff === Stuff::Paint);
         $need = $order->cm2 === null ? null : Need::of($order->cm2, $order->coats, $figures->referenceFilmMicrons, $figures->solidsByVolume, $order->tool, $order->thinnerPerPaint(), count($paints) > 1, $learned);
         $batch = match ($order->known) {

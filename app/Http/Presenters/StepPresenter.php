@@ -97,7 +97,7 @@ final class StepPresenter
     /** @return array<string, mixed>|null */
     private static function setUp(Step $step, Plan $plan): ?array
     {
-        $setUp = SetUp::of($step, $plan->context->kit, $plan->context->house);
+        $setUp = SetUp::of($step, $plan->context->kit, $plan->context->house, $plan->context->shelf->uses);
         if ($setUp === null) {
             return null;
         }
@@ -109,8 +109,8 @@ final class StepPresenter
             'pressureBar' => $setUp->pressureBar === null ? null : round($setUp->pressureBar, 1),
             'distanceCm' => $setUp->distanceCm,
             'nozzleMm' => $setUp->nozzleMm,
-            'cupMl' => $step->operation->sprays() ? round($setUp->amount->mixMl / 0.05) * 0.05 : null,
-            'cupWhy' => $setUp->amount->words(),
+            'cupMl' => $step->operation->sprays() ? round($setUp->need->totalMl / 0.05) * 0.05 : null,
+            'cupWhy' => $setUp->need->words(),
         ];
     }
 

@@ -9,8 +9,9 @@ use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\Size;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
-use AmberStep\Core\Mixing\Amount;
+use AmberStep\Core\Mixing\Need;
 use AmberStep\Core\Mixing\Packs;
+use AmberStep\Core\Mixing\Tool;
 
 /** What the colours of a build need, by both schools, and what to buy (handbook 4, Tally). */
 final readonly class Tally
@@ -33,7 +34,7 @@ final readonly class Tally
             }
             $counts = array_sum(array_map(static fn (ListItem $i): int => $i->size->weight() * $i->count, $items));
             $byArea = self::neatMl($items, $product);
-            $counted = self::neat($counts * Size::CM2_PER_COUNT, false, $product) + self::keptByTheGun($product);
+            $counted = self::neat($counts * Size::CM2_PER_COUNT, INF, $product) + self::keptByTheGun($product);
             $ml = $byCount ? $counted : $byArea;
             $left = max(0.0, $ml - ($product->levelMl ?? 0));
             $steps = array_filter(array_map(static fn (ListItem $i): ?int => $i->step, $items), static fn (?int $s): bool => $s !== null);
@@ -72,20 +73,22 @@ final readonly class Tally
     {
         $ml = self::keptByTheGun($product);
         foreach ($items as $item) {
-            $ml += self::neat($item->cm2, $item->cm2 / $item->count < Amount::NARROWER_THAN_THE_SPRAY_CM2, $product);
+            $ml += self::neat($item->cm2, $item->cm2 / $item->count, $product);
         }
 
         return $ml;
     }
 
     /** The first coat is a mist of half the film (handbook 4, Amount). */
-    private static function neat(float $cm2, bool $small, Product $product): float
+    private static function neat(float $cm2, float $each, Product $product): float
     {
-        return $cm2 <= 0 ? 0.0 : Amount::of($cm2, $product->family->figures()->referenceFilmMicrons * ($product->coats() - 0.5), $product->family, $small)->neatMl;
+        $figures = $product->family->figures();
+
+        return $cm2 <= 0 ? 0.0 : Need::of($cm2, $product->coats() - 0.5, $figures->referenceFilmMicrons, $figures->solidsByVolume, Tool::spraying($product->family, $each), 0, false)->neatMl;
     }
 
     private static function keptByTheGun(Product $product): float
     {
-        return $product->family === \AmberStep\Core\Material\Family::Aerosol ? 0.0 : Amount::KEPT_BY_THE_GUN_ML / (1 + $product->family->figures()->thinnerPerPaint->middle());
+        return $product->family === \AmberStep\Core\Material\Family::Aerosol ? 0.0 : Tool::Airbrush->keeps() / (1 + $product->family->figures()->thinnerPerPaint->middle());
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Material;
 
+use AmberStep\Core\Mixing\UseBook;
+
 /** The products the user owns, in the user's order. */
 final readonly class Shelf
 {
@@ -13,8 +15,11 @@ final readonly class Shelf
     /** @var array<string, Product> */
     private array $byId;
 
-    /** @param  list<Product>  $products */
-    public function __construct(public array $products)
+    /**
+     * @param  list<Product>  $products
+     * @param  UseBook  $uses  what the guns were written down to take of them
+     */
+    public function __construct(public array $products, public UseBook $uses = new UseBook)
     {
         $byId = [];
         foreach ($products as $product) {

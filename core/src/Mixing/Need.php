@@ -60,6 +60,14 @@ final readonly class Need
         return self::of($this->cm2, $this->coats, $this->microns, $this->solids, $this->tool, $this->thinnerPerPaint, $this->reserveMl > 0)->totalMl;
     }
 
+    /** The sum in one line, for a step's card. */
+    public function words(): string
+    {
+        $learned = $this->learned->jobs === 0 ? '' : sprintf(', × %.2f as this gun takes it (%d %s)', $this->learned->factor, $this->learned->jobs, $this->learned->jobs === 1 ? 'job' : 'jobs');
+
+        return sprintf('%g cm² × %g µm, %d %% solids, %d %% reaches the model%s: %.2f ml neat; thinned, and 0.3 ml stays in the gun', round($this->cm2, 1), round($this->coats * $this->microns, 1), round($this->solids * 100), round($this->tool->transfer() * 100), $learned, $this->neatMl);
+    }
+
     /** @return list<array{string, float, string}> what, ml, and where its figure comes from */
     public function lines(): array
     {

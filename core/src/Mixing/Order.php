@@ -93,13 +93,7 @@ final readonly class Order
     /** ml of thinner to one of paint; 0 where there is none. */
     public function thinnerPerPaint(): float
     {
-        $paint = $thinner = 0.0;
-        foreach ($this->recipe->shares() as $i => $share) {
-            $paint += $this->recipe->parts[$i]->stuff === Stuff::Paint ? $share : 0;
-            $thinner += $this->recipe->parts[$i]->stuff->isThinner() ? $share : 0;
-        }
-
-        return $paint > 0 ? $thinner / $paint : 0.0;
+        return $this->recipe->thinnerPerPaint();
     }
 
     /** Hardener is in, or its pot life is known. */

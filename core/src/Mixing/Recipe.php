@@ -48,6 +48,18 @@ final readonly class Recipe
         }, $this->parts);
     }
 
+    /** ml of thinner to one of paint; 0 where there is none. */
+    public function thinnerPerPaint(): float
+    {
+        $paint = $thinner = 0.0;
+        foreach ($this->shares() as $i => $share) {
+            $paint += $this->parts[$i]->stuff === Stuff::Paint ? $share : 0;
+            $thinner += $this->parts[$i]->stuff->isThinner() ? $share : 0;
+        }
+
+        return $paint > 0 ? $thinner / $paint : 0.0;
+    }
+
     /** @param  float  $ml  all together, above 0 */
     public function total(float $ml): Batch
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Mixing;
 
+use AmberStep\Core\Material\Family;
+
 /** What the paint is laid with: how much of it arrives, and how much stays behind (handbook 4, Amount). */
 enum Tool: string
 {
@@ -12,6 +14,19 @@ enum Tool: string
     case AirbrushRails = 'airbrush-rails';
     case Aerosol = 'aerosol';
     case Brush = 'brush';
+
+    /** A surface under this, about 30 mm square, is narrower than the spray: half as much arrives. */
+    public const NARROWER_THAN_THE_SPRAY_CM2 = 9.0;
+
+    /** What a family goes on with, by the largest surface there is. */
+    public static function spraying(Family $family, float $largestCm2): self
+    {
+        return match (true) {
+            $family === Family::Aerosol => self::Aerosol,
+            $largestCm2 < self::NARROWER_THAN_THE_SPRAY_CM2 => self::AirbrushSmall,
+            default => self::Airbrush,
+        };
+    }
 
     /** Share of the paint that lands on the model. */
     public function transfer(): float

@@ -12,6 +12,9 @@ use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Filler;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Mixing\Jar;
+use AmberStep\Core\Mixing\Part;
+use AmberStep\Core\Mixing\Recipe;
+use AmberStep\Core\Mixing\Stuff;
 use AmberStep\Core\Spray\SetUp;
 use AmberStep\Core\Surface\Place;
 
@@ -26,7 +29,7 @@ final class Manner
             $step->operation === Operation::Mask => self::mask($step, $context->kit, $context->house),
             $step->operation === Operation::Cabinet => self::drying($step, $context->house),
             $step->operation->sands() || $step->operation === Operation::Polish => self::sanding($step, $context->house),
-            $step->operation->sprays() => [...self::stir($step, $context), ...self::cup($step, $context->kit, $context->house), ...self::tones($step, $context)],
+            $step->operation->sprays() => [...self::stir($step, $context), ...self::cup($step, $context), ...self::tones($step, $context)],
             $step->operation === Operation::Fill && $step->placeId !== null && (Place::find($step->placeId, $context->kit))?->filler() === Filler::SolventPutty => ['Squeeze the first of the tube away: it is dry.'],
             default => [],
         };
@@ -171,19 +174,20 @@ final class Manner
     }
 
     /** @return list<string> */
-    private static function cup(Step $step, Kit $kit, HouseRules $house): array
+    private static function cup(Step $step, Context $context): array
     {
-        $amount = SetUp::of($step, $kit, $house)?->amount;
-        if ($amount === null || $step->product === null || $step->product->family === Family::Aerosol) {
+        $house = $context->house;
+        $need = SetUp::of($step, $context->kit, $house, $context->shelf->uses)?->need;
+        if ($need === null || $step->product === null || $step->product->family === Family::Aerosol) {
             return [];
         }
-        $ratio = $amount->thinnerPerPaint;
-        $paint = $amount->mixMl / (1 + $ratio);
-        $poured = [sprintf('%.2f ml paint', $paint), sprintf('%.2f ml thinner', $amount->mixMl - $paint)];
+        $recipe = $step->product->mix?->recipe() ?? new Recipe([new Part('paint', Stuff::Paint, 1), ...($need->thinnerPerPaint > 0 ? [new Part('thinner', Stuff::thinning($step->product->family), $need->thinnerPerPaint)] : [])]);
+        $batch = $recipe->total($need->totalMl);
+        $poured = array_map(static fn (array $p): string => sprintf('%.2f ml %s', $batch->ml[$p[0]], $recipe->parts[$p[0]]->name), $batch->pouring($house->says('pouring', 'thinner-first')));
         $hardened = $step->product->family === Family::HardenedEnamel ? ['With hardener it lives about 4 h, half as long 10 °C warmer.'] : [];
 
         return [
-            'Into the cup: '.implode(', then ', $ratio <= 0 ? [$poured[0]] : ($house->says('pouring', 'thinner-first') ? array_reverse($poured) : $poured)).'.',
+            'Into the cup: '.implode(', then ', $poured).'.',
             $house->says('lid', 'off') ? 'Lid off: watch the level.' : 'Lid on: look at the level before each pass.',
             ...$hardened,
         ];

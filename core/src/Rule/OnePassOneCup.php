@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule;
 
 use AmberStep\Core\Material\Family;
-use AmberStep\Core\Mixing\Amount;
 use AmberStep\Core\Mixing\Pass;
 use AmberStep\Core\Mixing\Tool;
 use AmberStep\Core\Plan\Operation;
@@ -59,7 +58,7 @@ final class OnePassOneCup implements Judges
         $thinner = $step->thinned ? $figures->thinnerPerPaint->high : $figures->thinnerPerPaint->middle();
         foreach ($step->targets as $target) {
             $cm2 = isset($outlook->context->kit->areasById[$target]) ? $outlook->context->kit->areasById[$target]->cm2() : 0.0;
-            $ml = $cm2 < Amount::NARROWER_THAN_THE_SPRAY_CM2 ? 0.0 : Pass::ml($cm2, $film, $figures->solidsByVolume, 1 / (1 + $thinner), Tool::Airbrush->transfer());
+            $ml = $cm2 < Tool::NARROWER_THAN_THE_SPRAY_CM2 ? 0.0 : Pass::ml($cm2, $film, $figures->solidsByVolume, 1 / (1 + $thinner), Tool::Airbrush->transfer());
             $most = $ml > $most[1] ? [$target, $ml] : $most;
         }
 

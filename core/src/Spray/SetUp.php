@@ -9,8 +9,11 @@ use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Medium;
-use AmberStep\Core\Mixing\Amount;
+use AmberStep\Core\Material\Product;
 use AmberStep\Core\Mixing\Counting;
+use AmberStep\Core\Mixing\Need;
+use AmberStep\Core\Mixing\Tool;
+use AmberStep\Core\Mixing\UseBook;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Step;
 
@@ -22,15 +25,18 @@ final readonly class SetUp
      * @param  array{float, float}|null  $distanceCm
      * @param  float|null  $pressureBar  working pressure, trigger down
      */
-    private function __construct(public string $ratio, public string $thinner, public ?float $pressureBar, public ?array $distanceCm, public ?float $nozzleMm, public CoatKind $coat, public Amount $amount)
+    private function __construct(public string $ratio, public string $thinner, public ?float $pressureBar, public ?array $distanceCm, public ?float $nozzleMm, public CoatKind $coat, public Need $need)
     {
     }
 
     /** Flow of mix, ml/min, by nozzle. */
     private const FLOW = ['0.2' => 0.2, '0.35' => 0.4, '0.5' => 1.0];
 
-    /** @param  HouseRules|null  $house  how amounts are estimated; null: by area */
-    public static function of(Step $step, Kit $kit, ?HouseRules $house = null): ?self
+    /**
+     * @param  HouseRules|null  $house  how amounts are estimated; null: by area
+     * @param  UseBook|null  $uses  what the guns really take; null: as the table has it
+     */
+    public static function of(Step $step, Kit $kit, ?HouseRules $house = null, ?UseBook $uses = null): ?self
     {
         $product = $step->product;
         if ($product === null || ! $step->operation->leavesLayer()) {
@@ -45,13 +51,15 @@ final readonly class SetUp
             $area += $house?->says('estimate', 'count') === true ? Counting::cm2($kit, $id) : $cm2;
             $largest = max($largest, $cm2);
         }
-        $small = $largest < Amount::NARROWER_THAN_THE_SPRAY_CM2;
-        $amount = Amount::of($area, $coat->filmMicrons($figures->referenceFilmMicrons), $family, $small, $step->thinned);
+        $tool = Tool::spraying($family, $largest);
+        $small = $tool === Tool::AirbrushSmall;
+        $ratio = self::thinnerPerPaint($product, $step->thinned);
+        $need = static fn (?float $nozzle): Need => Need::of($area, 1, $coat->filmMicrons($figures->referenceFilmMicrons), $figures->solidsByVolume, $tool, $ratio, false, $uses?->of($nozzle, $family));
         if ($family === Family::Aerosol) {
-            return new self('from the can', 'none', null, [20, 25], null, $coat, $amount);
+            return new self('from the can', 'none', null, [20, 25], null, $coat, $need(null));
         }
         if (! $step->operation->sprays()) {
-            return new self('to taste', $figures->thinner, null, null, null, $coat, $amount);
+            return new self('to taste', $figures->thinner, null, null, null, $coat, $need(null));
         }
         $clear = $step->operation === Operation::Prime || $step->operation->isVarnish();
         $soft = $step->operation === Operation::Preshade || self::softEdged($step, $kit);
@@ -62,13 +70,22 @@ final readonly class SetUp
             default => [[8.0, 12.0], 0.35, $step->thinned ? $figures->pressureBar->low : $figures->pressureBar->middle()],
         };
 
-        return new self(self::ratioOf($amount->thinnerPerPaint), $figures->thinner, $task[2], $task[0], $task[1], $coat, $amount);
+        return new self(self::ratioOf($ratio), $figures->thinner, $task[2], $task[0], $task[1], $coat, $need($task[1]));
+    }
+
+    /** As its recipe has it; else the middle of the family's range, or its upper end where it is sprayed thinner. */
+    private static function thinnerPerPaint(Product $product, bool $thinned): float
+    {
+        $range = $product->family->figures()->thinnerPerPaint;
+        $own = $product->mix?->recipe()->thinnerPerPaint();
+
+        return $thinned ? max($range->high, $own ?? 0.0) : (($own ?? 0.0) > 0 ? $own : $range->middle());
     }
 
     /** Minutes of spraying: mix / flow, and one for the piece. */
     public function minutes(): float
     {
-        return $this->amount->mixMl / (self::FLOW[(string) ($this->nozzleMm ?? 0.5)] ?? 1.0) + 1;
+        return $this->need->totalMl / (self::FLOW[(string) ($this->nozzleMm ?? 0.5)] ?? 1.0) + 1;
     }
 
     private static function ratioOf(float $thinnerPerPaint): string

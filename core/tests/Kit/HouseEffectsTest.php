@@ -248,7 +248,7 @@ final class HouseEffectsTest extends TestCase
         $ml = function (string $position): float {
             $plan = $this->plan(['areas' => ['side' => ['part' => 'hull', 'cm2' => 100, 'colour' => 'grey']]] + self::HULL, ['estimate' => $position]);
 
-            return SetUp::of($this->last($plan, Operation::Colour)->step, $plan->context->kit, $plan->context->house)->amount->neatMl ?? 0.0;
+            return SetUp::of($this->last($plan, Operation::Colour)->step, $plan->context->kit, $plan->context->house)->need->neatMl ?? 0.0;
         };
 
         // 100 cm² is nearest to L, which counts three: 37.5 cm².

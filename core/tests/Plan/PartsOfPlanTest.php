@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace AmberStep\Core\Tests\Plan;
 
 use AmberStep\Core\Caution\Cautions;
+use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Material\Family;
-use AmberStep\Core\Mixing\Amount;
+use AmberStep\Core\Mixing\UseBook;
 use AmberStep\Core\Plan\Aspect;
 use AmberStep\Core\Plan\AspectKind;
 use AmberStep\Core\Plan\Constraint;
@@ -78,13 +79,20 @@ final class PartsOfPlanTest extends TestCase
         self::assertSame(self::sequence($constraints)->order(), self::sequence(array_reverse($constraints))->order());
     }
 
-    public function test_amount_of_the_handbook(): void
+    public function test_a_steps_cup_is_what_the_gun_takes_and_what_its_recipe_says(): void
     {
-        $amount = Amount::of(196, 27, Family::AlcoholAcrylic, false);
+        $build = new Build(['shelf' => ['haze' => ['water-acrylic', 'colour', '#9DB0B9', ['sheen' => 'satin', 'levelMl' => 2, 'mix' => ['sea grey' => 3, 'ground white' => 1, 'thinner' => 2]]]], 'kit' => ['parts' => ['hull' => 'styrene'], 'colours' => ['haze' => 'haze'], 'areas' => ['side' => ['part' => 'hull', 'cm2' => 196, 'colour' => 'haze']]]]);
+        $plan = $build->plan();
+        $coat = array_values(array_filter($plan->left, static fn ($p): bool => $p->step->operation->value === 'colour'))[1]->step;
+        $plain = SetUp::of($coat, $build->kit);
+        $learned = SetUp::of($coat, $build->kit, null, new UseBook([[0.35, Family::WaterAcrylic, 3.0, 2.0], [0.2, Family::WaterAcrylic, 9.0, 2.0], [0.35, Family::Lacquer, 9.0, 2.0]]));
 
-        self::assertEqualsWithDelta(4.81, $amount->neatMl, 0.005);
-        self::assertEqualsWithDelta(4.81 * 2.5 + 0.3, $amount->mixMl, 0.02);
-        self::assertSame(0.5, Amount::of(1, 4, Family::WaterAcrylic, true)->mixMl);
+        self::assertSame('1 : 0.5', $plain?->ratio, 'as the recipe has it');
+        self::assertEqualsWithDelta(196 * 8e-4 / (0.3 * 0.5), $plain->need->neatMl, 1e-6);
+        self::assertEqualsWithDelta(1.5 * $plain->need->neatMl, $learned?->need->neatMl, 1e-6, 'this gun and family alone');
+        self::assertStringContainsString('× 1.50 as this gun takes it (1 job)', $learned->need->words());
+        self::assertStringContainsString(sprintf('Into the cup: %.2f ml thinner, then %.2f ml sea grey, then %.2f ml ground white.', $plain->need->totalMl * 2 / 6, $plain->need->totalMl / 2, $plain->need->totalMl / 6), implode(' ', \AmberStep\Core\Plan\Manner::of($coat, $plan->context)));
+        self::assertSame(0.5, SetUp::of($coat, $build->kit->apply([Edit::set('areas', $build->kit->areas[0]->id, 'cm2', 1)]))?->need->totalMl, 'less does not flow evenly');
     }
 
     public function test_the_gun_is_set_by_task_and_family(): void
