@@ -10,7 +10,6 @@ use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
-use Facebook\WebDriver\WebDriverDimension;
 use Facebook\WebDriver\WebDriverExpectedCondition;
 use RuntimeException;
 
@@ -61,12 +60,11 @@ final class Browser
         return self::$shared;
     }
 
-    /** Sets the inside of the window, in px. */
+    /** Sets the inside of the window, in px: told to the page itself, for a window that is pulled answers late. */
     public function size(int $width, int $height): void
     {
-        $this->driver->manage()->window()->setSize(new WebDriverDimension($width, $height));
-        [$w, $h] = $this->script('return [window.innerWidth, window.innerHeight]');
-        $this->driver->manage()->window()->setSize(new WebDriverDimension(2 * $width - $w, 2 * $height - $h));
+        $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setDeviceMetricsOverride', 'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]]);
+        $this->until(fn (): bool => $this->script('return window.innerWidth') === $width, "the window is not {$width} wide");
     }
 
     public function see(string $css): RemoteWebElement

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Mixing;
 
+use AmberStep\Core\Material\Family;
 use AmberStep\Core\Mixing\Need;
 use AmberStep\Core\Mixing\Tool;
+use AmberStep\Core\Mixing\UseBook;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -48,5 +50,15 @@ final class NeedTest extends TestCase
         self::assertSame(Need::LEAST_IN_THE_CUP, Need::of(1, 1, 5, 0.3, Tool::Airbrush, 0, false)->totalMl);
         self::assertLessThan(Need::LEAST_IN_THE_CUP, Need::of(1, 1, 5, 0.3, Tool::Aerosol, 0, false)->totalMl, 'a can has no cup');
         self::assertEqualsWithDelta(2 * Need::of(90, 3, 8, 0.3, Tool::Airbrush, 1, false)->mixMl, Need::of(180, 3, 8, 0.3, Tool::Airbrush, 1, false)->mixMl, 1e-9);
+    }
+
+    public function test_what_guns_took_is_told_apart_by_nozzle_and_family(): void
+    {
+        $book = new UseBook([[0.35, Family::WaterAcrylic, 3.0, 2.0], [0.35, Family::WaterAcrylic, 2.0, 3.0], [0.35, Family::Lacquer, 4.0, 2.0], [0.2, Family::WaterAcrylic, 90.0, 2.0]]);
+
+        self::assertSame([2, 1.0], [$book->of(0.35, Family::WaterAcrylic)->jobs, round($book->of(0.35, Family::WaterAcrylic)->factor, 9)], 'half as much again and a third less cancel');
+        self::assertEqualsWithDelta(2.0, $book->of(0.35, Family::Lacquer)->factor, 1e-9);
+        self::assertEqualsWithDelta(3.0, $book->of(0.2, Family::WaterAcrylic)->factor, 1e-9, 'a slip of the pen goes only so far');
+        self::assertSame([0, 0, 0], [$book->of(0.5, Family::WaterAcrylic)->jobs, $book->of(null, Family::Lacquer)->jobs, (new UseBook)->of(0.35, Family::Lacquer)->jobs]);
     }
 }
