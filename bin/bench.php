@@ -104,7 +104,7 @@ try {
         row("a ratio of {$n} jars found", median(static fn () => $server->request('POST', '/api/match', ['wanted' => '#8FA28A', 'jars' => $jars]), 11), 100, 'ms');
     }
     row('a spoon read back', median(static fn () => $server->request('POST', '/api/spoons', ['paints' => [['product' => $jar['Linnet Sea Grey'], 'ml' => 1]], 'coats' => '2', 'readings' => [['ground' => '#232325', 'lighter' => -1], ['ground' => '#F5F5F0']]]), 11), 100, 'ms');
-    row('a set of four tones', median(static fn () => $server->request('POST', '/api/tones', ['product' => $jar['Linnet Sea Grey'], 'tones' => ['clearly-lighter', 'lighter', 'darker', 'clearly-darker']]), 11), 100, 'ms');
+    row('a set of seven tones', median(static fn () => $server->request('POST', '/api/tones', ['product' => $jar['Linnet Sea Grey'], 'tones' => ['far-lighter', 'clearly-lighter', 'lighter', 'darker', 'clearly-darker', 'far-darker']]), 11), 100, 'ms');
     row('a line read, with what is to do then', median($one('radome, 6, slate green, matt', true), 21), 250, 'ms');
 } finally {
     $server->stop();

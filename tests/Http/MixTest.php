@@ -130,13 +130,18 @@ final class MixTest extends AppTestCase
     public function test_tones_say_what_they_take_together_and_which_nobody_tells_apart(): void
     {
         $set = fn (array $tones, string $ml = '2'): array => $this->send('POST', '/api/tones', ['product' => $this->paint('Linnet Sea Grey'), 'tones' => $tones, 'ml' => $ml])->assertOk()->json();
-        $all = $set(['clearly-lighter', 'lighter', 'darker', 'clearly-darker'], '2,5');
-        self::assertSame(['Linnet Sea Grey as it is', 'clearly lighter', 'a little lighter', 'a little darker', 'clearly darker'], array_column($all['tones'], 'word'));
+        $all = $set(['far-lighter', 'clearly-lighter', 'lighter', 'darker', 'clearly-darker', 'far-darker'], '2,5');
+        self::assertSame(['Linnet Sea Grey as it is', 'far lighter', 'clearly lighter', 'a little lighter', 'a little darker', 'clearly darker', 'far darker'], array_column($all['tones'], 'word'), 'a mosaic of seven greys');
+        self::assertSame([], $all['alike']);
         foreach (array_slice($all['tones'], 1) as $tone) {
-            [$least, $most] = str_starts_with($tone['word'], 'clearly') ? [3, 6] : [1.5, 3];
+            [$least, $most] = match (explode(' ', $tone['word'])[0]) {
+                'far' => [6, 10],
+                'clearly' => [3, 6],
+                default => [1.5, 3],
+            };
             self::assertTrue($tone['differs'] >= $least && $tone['differs'] <= $most, $tone['word']);
         }
-        self::assertEqualsWithDelta(5 * 2.5, array_sum(array_column($all['totals'], 'ml')), 0.001 * count($all['totals']), 'all that is mixed');
+        self::assertEqualsWithDelta(7 * 2.5, array_sum(array_column($all['totals'], 'ml')), 0.001 * count($all['totals']), 'all that is mixed');
         self::assertSame([], $set(['lighter', 'darker'])['alike']);
         self::assertCount(1, $set(['lighter', 'lighter'])['alike'], 'the same one twice');
         self::assertStringContainsString('a little lighter', $this->send('POST', '/api/tones', ['product' => $this->paint('Linnet Ground White'), 'tones' => ['lighter']])->json('missing'));

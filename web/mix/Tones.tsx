@@ -5,10 +5,12 @@ import { api, Refused } from '../api/client';
 import type { MixPage, ToneSet } from '../api/types';
 
 const STEPS = [
+    { step: 'far-lighter', word: 'far lighter' },
     { step: 'clearly-lighter', word: 'clearly lighter' },
     { step: 'lighter', word: 'a little lighter' },
     { step: 'darker', word: 'a little darker' },
     { step: 'clearly-darker', word: 'clearly darker' },
+    { step: 'far-darker', word: 'far darker' },
 ];
 
 /** A set of tones round one paint, for mosaics, faded panels and pre-shade: what each is, what all take, which nobody tells apart. */

@@ -17,6 +17,9 @@ final class Tones
     /** CIEDE2000 of a clear one: seen across the room. */
     public const CLEAR = [3.0, 6.0];
 
+    /** CIEDE2000 of another tone of the same colour: the ends of a mosaic. */
+    public const FAR = [6.0, 10.0];
+
     /** Lightness per CIEDE2000: less than this is a change of hue. */
     private const MOSTLY_LIGHTNESS = 0.5;
 
