@@ -109,7 +109,7 @@ function MixStation({ page }: { page: Page }): ReactElement {
         <div className="mix" data-view={view} data-stale={isFetching || error !== null || undefined}>
             <div className="page-head">
                 <h1>Mix</h1>
-                <p>{here === undefined ? 'for nothing of this build' : `${here.name} for ${here.areas.slice(0, 3).join(', ')}${here.areas.length > 3 ? ` and ${here.areas.length - 3} more` : ''}`}</p>
+                <p>{here === undefined ? 'no colour of this build yet: any paint of the shelf' : `${here.name} for ${here.areas.slice(0, 3).join(', ')}${here.areas.length > 3 ? ` and ${here.areas.length - 3} more` : ''}`}</p>
                 <div className="page-tools">
                     <div className="views" role="group" aria-label="Views of the mix">
                         {VIEWS.map((v) => (
@@ -118,18 +118,20 @@ function MixStation({ page }: { page: Page }): ReactElement {
                             </button>
                         ))}
                     </div>
-                    <NativeSelect
-                        aria-label="Colour of the build"
-                        value={colour ?? ''}
-                        onChange={(e) => {
-                            const next = e.currentTarget.value;
-                            choose(next);
-                            set(orderFor(page, next));
-                            ask([]);
-                            keepAs(page.recipes.find((r) => r.id === page.colours.find((c) => c.id === next)?.product)?.id ?? null);
-                        }}
-                        data={page.colours.map((c) => ({ value: c.id, label: c.name }))}
-                    />
+                    {page.colours.length > 0 && (
+                        <NativeSelect
+                            aria-label="Colour of the build"
+                            value={colour ?? ''}
+                            onChange={(e) => {
+                                const next = e.currentTarget.value;
+                                choose(next);
+                                set(orderFor(page, next));
+                                ask([]);
+                                keepAs(page.recipes.find((r) => r.id === page.colours.find((c) => c.id === next)?.product)?.id ?? null);
+                            }}
+                            data={page.colours.map((c) => ({ value: c.id, label: c.name }))}
+                        />
+                    )}
                 </div>
             </div>
             {view === 'cup' && (

@@ -69,6 +69,10 @@ final class Tones
             if ($other->swatch === null || $other->role !== Role::Colour || $other->family !== $colour->family || $other->id === $colour->id) {
                 continue;
             }
+            // A darker paint never makes it lighter: most of the shelf need not be tried.
+            if (($other->spectrum()->lab()->l > $plain->l) !== $lighter) {
+                continue;
+            }
             $tone = self::different($colour, $other, $range);
             if ($tone === null) {
                 continue;
