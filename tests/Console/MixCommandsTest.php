@@ -58,6 +58,9 @@ final class MixCommandsTest extends AppTestCase
         self::assertSame([2, 6], [$over['hiddenAt'], count($over['coats'])]);
         [, $match] = $this->said('amber:colour', ['what' => 'match', 'colours' => ['#F5F5F0', '#232325'], '--wanted' => '#9B9B9B']);
         self::assertCount(5, $match['ratios']);
+        [, $mixed] = $this->said('amber:colour', ['what' => 'mix', 'colours' => ['#7C96A3x9', '#F5F5F0x4', '#BE1E23x1', '#F0C41Ex2']]);
+        [, $four] = $this->said('amber:colour', ['what' => 'match', 'colours' => ['#7C96A3', '#F5F5F0', '#BE1E23', '#F0C41E'], '--wanted' => $mixed['hex']]);
+        self::assertLessThan(0.4, $four['ratios'][0]['differs'], 'four jars, to ten parts');
         [, $delta] = $this->said('amber:colour', ['what' => 'delta', 'colours' => ['#7C96A3', '#7C96A3']]);
         self::assertSame(0, $delta['differs']);
         Artisan::call('amber:colour', ['what' => 'over', 'colours' => ['#7C96A3']]);

@@ -78,7 +78,7 @@ final class ColourCommand extends Speaks
         }
         $jars = array_map(static fn (array $p): array => [$p[0]->spectrum(), 1.0, \AmberStep\Core\Colour\Coverage::scattering($p[0])], $paints);
 
-        return ['ratios' => array_map(static fn (Ratio $r): array => ['parts' => $r->parts, 'hex' => $r->spectrum->srgb()->hex(), 'differs' => round($r->differs, 2)], Ratio::matching(Srgb::fromHex(self::hex(is_string($wanted) ? $wanted : '', '--wanted'))->lab(), $jars, 5, count($jars) < 4 ? Ratio::MOST_PARTS : 6))];
+        return ['ratios' => array_map(static fn (Ratio $r): array => ['parts' => $r->parts, 'hex' => $r->spectrum->srgb()->hex(), 'differs' => round($r->differs, 2)], Ratio::matching(Srgb::fromHex(self::hex(is_string($wanted) ? $wanted : '', '--wanted'))->lab(), $jars))];
     }
 
     /** @return array<string, mixed> */
