@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Clock\BenchClock;
 use App\Repositories\ShelfRepository;
 use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Database\Connection;
 use Illuminate\Support\ServiceProvider;
 use Psr\Clock\ClockInterface;
 
@@ -14,6 +15,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        Connection::resolverFor('sqlite', static fn ($pdo, $database, $prefix, $config): WritingFirst => new WritingFirst($pdo, $database, $prefix, $config));
         // One shelf for a request: what is put on it is seen by whoever looks next.
         $this->app->singleton(ShelfRepository::class);
         $this->app->singleton(BenchClock::class, static function (Application $app): BenchClock {

@@ -97,6 +97,19 @@ final class ShelfRepository
     }
 
     /**
+     * Reads the shelf and puts what comes of it back, in one transaction: two hands at one jar do not lose each other's ml.
+     *
+     * @param  callable(Shelf): list<Paint>  $make
+     */
+    public function change(callable $make): void
+    {
+        DB::transaction(function () use ($make): void {
+            $this->forget();
+            $this->put($make($this->shelf()));
+        });
+    }
+
+    /**
      * With their spectra: recovered once, when they are put on the shelf, and kept.
      *
      * @param  list<Paint>  $products

@@ -9,6 +9,7 @@ use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Mixing\Jar;
 use AmberStep\Core\Mixing\Order;
 use App\Clock\BenchClock;
@@ -42,13 +43,19 @@ final readonly class JarController
         }
         $problems->throwIfAny();
         $level ??= $height === null ? null : (new Jar($known))->atHeight($height / 100);
-        $used = $level === null || $known->levelMl === null ? null : $known->levelMl - $level;
-        $fresh = $known->with([
-            ...($level === null ? [] : ['levelMl' => max(0.0, round($level, 3))]),
-            ...($drops === null ? [] : ['dropsPerMl' => $drops]),
-            ...($stirred ? ['stirred' => Instant::format($this->clock->epoch())] : []),
-        ]);
-        $this->shelf->put([$fresh]);
+        $used = null;
+        $fresh = $known;
+        $this->shelf->change(function (Shelf $shelf) use ($known, $level, $drops, $stirred, &$used, &$fresh): array {
+            $jar = $shelf->find($known->id) ?? $known;
+            $used = $level === null || $jar->levelMl === null ? null : $jar->levelMl - $level;
+            $fresh = $jar->with([
+                ...($level === null ? [] : ['levelMl' => max(0.0, round($level, 3))]),
+                ...($drops === null ? [] : ['dropsPerMl' => $drops]),
+                ...($stirred ? ['stirred' => Instant::format($this->clock->epoch())] : []),
+            ]);
+
+            return [$fresh];
+        });
 
         return $this->answer->json(['product' => KitPresenter::product($fresh), 'usedMl' => $used === null ? null : round($used, 3)]);
     }
@@ -60,27 +67,36 @@ final readonly class JarController
      */
     public function take(Request $request): JsonResponse
     {
-        $problems = new Problems;
-        $in = Reader::of($request->json()->all(), '', $problems);
         $fresh = [];
-        $in->each('taken', function (Reader $t) use (&$fresh): null {
-            [$id, $ml] = [$t->id('product'), $t->number('ml', 0, 1000)];
-            $t->refuseTheRest();
-            $jar = $fresh[$id] ?? $this->shelf->shelf()->find($id);
-            if ($jar === null) {
-                $t->problems->add($t->path('product'), 'is not on the shelf', 'choose a paint of the shelf');
-            } elseif ($jar->levelMl !== null && $jar->levelMl + 0.05 < $ml) {
-                $t->problems->add($t->path('ml'), sprintf('is more than the %.2f ml in %s', $jar->levelMl, $jar->name), 'correct its level first, or mix less');
-            } elseif ($jar->levelMl !== null) {
-                $fresh[$id] = $jar->with(['levelMl' => max(0.0, round($jar->levelMl - $ml, 3))]);
-            }
+        $this->shelf->change(static function (Shelf $shelf) use ($request, &$fresh): array {
+            $problems = new Problems;
+            $in = Reader::of($request->json()->all(), '', $problems);
+            $in->each('taken', static function (Reader $t) use ($shelf, &$fresh): null {
+                self::taken($t, $shelf, $fresh);
 
-            return null;
-        }, 8);
-        $in->refuseTheRest();
-        $problems->throwIfAny();
-        $this->shelf->put(array_values($fresh));
+                return null;
+            }, 8);
+            $in->refuseTheRest();
+            $problems->throwIfAny();
+
+            return array_values($fresh);
+        });
 
         return $this->answer->json(['jars' => array_map(static fn (Product $p): array => ['name' => $p->name, 'levelMl' => $p->levelMl], array_values($fresh))]);
+    }
+
+    /** @param  array<string, Product>  $fresh  jars as they are after what was taken so far */
+    private static function taken(Reader $t, Shelf $shelf, array &$fresh): void
+    {
+        [$id, $ml] = [$t->id('product'), $t->number('ml', 0, 1000)];
+        $t->refuseTheRest();
+        $jar = $fresh[$id] ?? $shelf->find($id);
+        if ($jar === null) {
+            $t->problems->add($t->path('product'), 'is not on the shelf', 'choose a paint of the shelf');
+        } elseif ($jar->levelMl !== null && $jar->levelMl + 0.05 < $ml) {
+            $t->problems->add($t->path('ml'), sprintf('is more than the %.2f ml in %s', $jar->levelMl, $jar->name), 'correct its level first, or mix less');
+        } elseif ($jar->levelMl !== null) {
+            $fresh[$id] = $jar->with(['levelMl' => max(0.0, round($jar->levelMl - $ml, 3))]);
+        }
     }
 }

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Crash;
+
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Server;
+
+/** Many presses at one moment, from tabs and an outbox that catches up: none is thrown out, none is lost. */
+final class ManyHandsTest extends TestCase
+{
+    private const HANDS = 24;
+
+    private Server $server;
+
+    protected function setUp(): void
+    {
+        $this->server = new Server('2026-03-03T19:05:00Z');
+    }
+
+    protected function tearDown(): void
+    {
+        $this->server->stop();
+    }
+
+    public function test_twenty_four_hands_at_one_jar_take_each_its_own(): void
+    {
+        $build = $this->server->request('GET', '/api/frame')[1]['builds'][0]['id'];
+        $level = fn (string $jar): float => (float) array_column($this->server->request('GET', "/api/builds/{$build}/mix")[1]['paints'], 'levelMl', 'id')[$jar];
+        $jar = array_column($this->server->request('GET', "/api/builds/{$build}/mix")[1]['paints'], 'id', 'name')['Linnet Sea Grey'];
+        $before = $level($jar);
+        $codes = $this->atOnce(array_fill(0, self::HANDS, ['/api/jars', ['taken' => [['product' => $jar, 'ml' => 0.1]]]]));
+
+        self::assertSame([200], array_values(array_unique($codes)));
+        self::assertEqualsWithDelta($before - 0.1 * self::HANDS, $level($jar), 1e-6);
+    }
+
+    public function test_twenty_four_notes_at_one_moment_are_all_in_the_log(): void
+    {
+        $build = $this->server->request('GET', '/api/frame')[1]['builds'][0]['id'];
+        $before = $this->server->request('GET', "/api/builds/{$build}/log")[1]['total'];
+        $codes = $this->atOnce(array_map(static fn (int $n): array => ["/api/builds/{$build}/events", ['id' => sprintf('01T0000000%016d', $n), 'kind' => 'note', 'at' => '2026-03-03T19:05:00Z', 'note' => "hand {$n}"]], range(1, self::HANDS)));
+
+        self::assertSame([201], array_values(array_unique($codes)));
+        self::assertSame($before + self::HANDS, $this->server->request('GET', "/api/builds/{$build}/log")[1]['total']);
+    }
+
+    /**
+     * @param  list<array{string, array<string, mixed>}>  $posts
+     * @return list<int> the status of each
+     */
+    private function atOnce(array $posts): array
+    {
+        $all = curl_multi_init();
+        $handles = [];
+        foreach ($posts as [$path, $body]) {
+            $handle = curl_init($this->server->address().$path);
+            curl_setopt_array($handle, [CURLOPT_POSTFIELDS => json_encode($body), CURLOPT_RETURNTRANSFER => true, CURLOPT_HTTPHEADER => ['Content-Type: application/json']]);
+            curl_multi_add_handle($all, $handle);
+            $handles[] = $handle;
+        }
+        do {
+            curl_multi_exec($all, $running);
+            curl_multi_select($all);
+        } while ($running > 0);
+
+        return array_map(static fn ($handle): int => (int) curl_getinfo($handle, CURLINFO_HTTP_CODE), $handles);
+    }
+}
