@@ -25,10 +25,12 @@ use AmberStep\Core\Plan\Plan;
 use App\Build\Planner;
 use App\Clock\BenchClock;
 use App\Http\Answer;
+use App\Http\AnswerCache;
 use App\Http\Presenters\JarPresenter;
 use App\Http\Presenters\KitPresenter;
 use App\Http\Presenters\MixPresenter;
 use App\Repositories\BuildRepository;
+use App\Repositories\LoadedBuild;
 use App\Repositories\ShelfRepository;
 use App\Repositories\UsedOn;
 use App\Room\RoomSource;
@@ -40,7 +42,7 @@ final readonly class MixController
 {
     use LoadsBuilds;
 
-    public function __construct(private BuildRepository $builds, private Planner $planner, private ShelfRepository $shelf, private RoomSource $rooms, private BenchClock $clock, private Answer $answer)
+    public function __construct(private BuildRepository $builds, private Planner $planner, private ShelfRepository $shelf, private RoomSource $rooms, private BenchClock $clock, private Answer $answer, private AnswerCache $cache)
     {
     }
 
@@ -69,8 +71,21 @@ final readonly class MixController
         $now = $this->clock->epoch();
         $presenter = new MixPresenter($this->shelf->shelf(), $this->planner->house($loaded), $this->rooms->room($now)->at($now)->temperatureC, $now, $loaded->kit->zone);
 
-        // Which jobs still fit before a hardened mix dies only the plan knows; it is asked for nothing else.
-        return $this->answer->json($presenter->of($order, $loaded->kit->parts[0]->mouldedColour ?? null, $order->hardened === null ? null : $this->planner->plan($loaded)));
+        return $this->answer->json($presenter->of($order, $loaded->kit->parts[0]->mouldedColour ?? null, $order->hardened === null ? [] : $this->sprayings($loaded)));
+    }
+
+    /**
+     * Which jobs still fit before a hardened mix dies only the plan knows: asked once, while it is typed on.
+     *
+     * @return list<array{product: string, title: string, start: int, end: int}>
+     */
+    private function sprayings(LoadedBuild $build): array
+    {
+        $kept = json_decode($this->cache->remember("sprayings/{$build->id}", fn (): array => ['steps' => MixPresenter::sprayings($this->planner->plan($build))]), true);
+        /** @var list<array{product: string, title: string, start: int, end: int}> $steps */
+        $steps = is_array($kept) && is_array($kept['steps'] ?? null) ? $kept['steps'] : [];
+
+        return $steps;
     }
 
     /**

@@ -30,6 +30,9 @@ use AmberStep\Core\Spray\Task;
 /** What a recipe comes to: ml, drops and grams, the cup in pouring order, the sum, what was poured, what it will look like. */
 final readonly class MixPresenter
 {
+    /** Jobs that are told beside a hardened cup. */
+    private const MOST_JOBS = 6;
+
     /** µm of wet film that runs on uprights (handbook 2). */
     private const RUNS = 120.0;
 
@@ -37,8 +40,11 @@ final readonly class MixPresenter
     {
     }
 
-    /** @return array<string, mixed> */
-    public function of(Order $order, ?string $plastic = null, ?Plan $plan = null): array
+    /**
+     * @param  list<array{product: string, title: string, start: int, end: int}>  $sprayings  what the plan still sprays
+     * @return array<string, mixed>
+     */
+    public function of(Order $order, ?string $plastic = null, array $sprayings = []): array
     {
         $known = $this->paints($order);
         $family = $known === [] ? Family::WaterAcrylic : $known[0][0]->family;
@@ -70,7 +76,7 @@ final readonly class MixPresenter
             'checks' => array_map(static fn (array $c): array => ['fails' => $c[0], 'says' => $c[1]], CupCheck::of($order->recipe, array_map($this->shelf->find(...), $order->products))),
             'leftover' => Jar::leftover($order->isHardened(), $order->thinnerPerPaint() > 0, $order->isMixed(), $this->house),
             'tasks' => $this->tasks($family, ($known[0][0] ?? null)?->isMetallic() === true, $order->regulator),
-            'jobs' => $this->jobs($order, $plan),
+            'jobs' => $this->jobs($order, $sprayings),
             'signs' => self::signs($batch),
             'regulator' => $order->regulator === null ? null : self::regulator($order->regulator, $order->workingBar),
             'pressure' => $order->tool->isAirbrush() ? sprintf('%g to %g bar working, typically', $figures->pressureBar->low, $figures->pressureBar->high) : null,
@@ -199,24 +205,33 @@ final readonly class MixPresenter
         }, Task::cases());
     }
 
-    /**
-     * Jobs of the plan that are still done before the mix dies, one after the other.
-     *
-     * @return list<array<string, mixed>>
-     */
-    private function jobs(Order $order, ?Plan $plan): array
+    /** @return list<array{product: string, title: string, start: int, end: int}> all that is still sprayed, by planned time */
+    public static function sprayings(Plan $plan): array
     {
-        if ($plan === null || $order->hardened === null) {
-            return [];
-        }
-        $until = $this->nowEpoch + (int) (60 * PotLife::at($order->hardened, $this->temperatureC));
-        $fits = [];
+        $out = [];
         foreach ($plan->byTime() as $planned) {
-            if ($planned->step->operation->sprays() && in_array($planned->step->product?->id, $order->products, true) && $planned->startEpoch < $until) {
-                $fits[] = ['title' => Words::title($planned->step, $plan->context).', '.Words::where($planned->step, $plan->context), 'until' => Instant::format($planned->endEpoch), 'fits' => $planned->endEpoch <= $until];
+            if ($planned->step->operation->sprays() && $planned->step->product !== null) {
+                $out[] = ['product' => $planned->step->product->id, 'title' => Words::title($planned->step, $plan->context).', '.Words::where($planned->step, $plan->context), 'start' => $planned->startEpoch, 'end' => $planned->endEpoch];
             }
         }
 
-        return array_slice($fits, 0, 6);
+        return $out;
+    }
+
+    /**
+     * Jobs of the plan that are still done before the mix dies, one after the other.
+     *
+     * @param  list<array{product: string, title: string, start: int, end: int}>  $sprayings
+     * @return list<array<string, mixed>>
+     */
+    private function jobs(Order $order, array $sprayings): array
+    {
+        if ($order->hardened === null) {
+            return [];
+        }
+        $until = $this->nowEpoch + (int) (60 * PotLife::at($order->hardened, $this->temperatureC));
+        $mine = array_filter($sprayings, static fn (array $s): bool => in_array($s['product'], $order->products, true) && $s['start'] < $until);
+
+        return array_map(static fn (array $s): array => ['title' => $s['title'], 'until' => Instant::format($s['end']), 'fits' => $s['end'] <= $until], array_slice(array_values($mine), 0, self::MOST_JOBS));
     }
 }
