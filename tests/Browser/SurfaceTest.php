@@ -68,6 +68,7 @@ final class SurfaceTest extends BrowserTestCase
         $this->browser->click('[data-testid="go-round"]');
         $this->browser->seeText('[data-testid="round"]', '1 of 9');
         $this->browser->press('check coat');
+        $this->browser->script('window.tops = new Set(); new MutationObserver(() => { const round = document.querySelector(".round"); if (round !== null) { window.tops.add(Math.round(round.getBoundingClientRect().top)); } }).observe(document.body, {subtree: true, childList: true})');
         foreach ([['port fender seam', 'skip'], ['starboard fender seam', 'Fill'], ['deck seam', 'skip'], ['gap behind', 'skip'], ['sink over', 'skip'], ['ejector mark', 'skip'], ['gate stub', 'Sand'], ['seam along the lid', 'Real detail'], ['lettering', 'Good']] as [$name, $press]) {
             $this->browser->seeText('#round-title', $name);
             $this->browser->click(match ($press) {
@@ -78,6 +79,7 @@ final class SurfaceTest extends BrowserTestCase
         }
         $this->browser->seeText('#round-title', 'The round is over');
         $this->browser->seeText('[data-testid="round"]', '2 ask for more');
+        self::assertSame(1, $this->browser->script('return window.tops.size'), 'nothing moves under the thumb while presses are on their way');
         $heights = $this->browser->script('return Array.from(document.querySelectorAll(".round button")).map(b => b.getBoundingClientRect().height)');
         self::assertGreaterThanOrEqual(44, min($heights), 'big enough for a thumb');
         $this->browser->click('[data-testid="round-over"]');

@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import type { ReactElement } from 'react';
 import { dismiss, useOutbox } from './outbox';
 
-/** What was pressed and is not on the server: shown until it is, or until the reason it cannot be was read. */
+/** What was pressed and is not on the server: shown until it is, over the page so that nothing moves under a thumb; or until the reason it cannot be was read. */
 export function Notices(): ReactElement | null {
     const pending = useOutbox();
     const waiting = pending.filter((p) => p.refused === undefined && p.acknowledged !== true);
@@ -14,7 +14,7 @@ export function Notices(): ReactElement | null {
     return (
         <div role="status">
             {waiting.length > 0 && (
-                <div className="notice" data-testid="not-recorded">
+                <div className="notice notice-passing" data-testid="not-recorded">
                     <strong>Not yet recorded</strong>
                     <span>
                         {waiting.length === 1 ? waiting[0]?.title : `${waiting.length} presses`}: kept in this browser, and sent as soon as the bench answers.
