@@ -60,14 +60,19 @@ final readonly class SpoonController
         if ($readings === []) {
             throw BadDocument::at('readings', 'are empty', 'say how it looked over at least one ground');
         }
-        [$product, $field, $was, $is, $left] = count($paints) === 1
-            ? [$paints[0][0], 'scatters', Coverage::scattering($paints[0][0]), ...SpoonFit::hiding($blend->thick, $coats, $readings)]
-            : self::strongest($paints, $which, $coats, $readings);
+        if (count($paints) === 1) {
+            $product = $paints[0][0];
+            [$field, $was] = ['scatters', Coverage::scattering($product)];
+            [$is, $left] = SpoonFit::hiding($blend->thick, $coats, $readings);
+        } else {
+            [$product, $is, $left] = SpoonFit::strongest($paints, $which, $coats, $readings) ?? throw BadDocument::at('which', 'is not in the mix', 'choose one of its paints');
+            [$field, $was] = ['strength', Coverage::strength($product)];
+        }
         $note = $field === 'scatters'
             ? sprintf('hides %s its %s (S %.2f, was %.2f)', self::than($is, $was), $product->optics === null ? 'class' : 'last spoon', $is, $was)
             : sprintf('tints %s before (strength %.2f, was %.2f)', self::than($is, $was), $is, $was);
         if ($keep) {
-            $this->shelf->put([$product->with(['optics' => ['scatters' => Coverage::scattering($product), 'strength' => Coverage::strength($product), $field => round($is, 4), 'spoon' => Instant::format($this->clock->epoch()), 'note' => $note]])]);
+            $this->shelf->put([$product->with(['optics' => ['scatters' => round($field === 'scatters' ? $is : Coverage::scattering($product), 4), 'strength' => round($field === 'strength' ? $is : Coverage::strength($product), 4), 'spoon' => Instant::format($this->clock->epoch()), 'note' => $note]])]);
         }
 
         return $this->answer->json(['product' => $product->id, 'says' => ucfirst($product->name).' '.$note.'; what was seen and what is now predicted differ by ΔE '.sprintf('%.1f', $left).'.', 'was' => round($was, 3), 'is' => round($is, 3), 'kept' => $keep, 'predicted' => self::predicted($blend, $coats, $readings)]);
@@ -106,29 +111,6 @@ final readonly class SpoonController
         return $patch !== null && $card !== null
             ? SpoonReading::photographed($ground, Srgb::fromHex($patch), Srgb::fromHex($card))
             : SpoonReading::beside($ground, $blend->after($coats, $ground)->lab(), $lighter, $warmer);
-    }
-
-    /**
-     * The paint that is asked for, or the one whose strength explains best what was seen.
-     *
-     * @param  non-empty-list<array{Product, float}>  $paints
-     * @param  non-empty-list<SpoonReading>  $readings
-     * @return array{Product, string, float, float, float}
-     */
-    private static function strongest(array $paints, ?string $which, float $coats, array $readings): array
-    {
-        $best = null;
-        foreach ($paints as $i => [$product]) {
-            if ($which !== null && $product->id !== $which) {
-                continue;
-            }
-            [$strength, $left] = SpoonFit::strength($paints, $i, $coats, $readings);
-            if ($best === null || $left < $best[4]) {
-                $best = [$product, 'strength', Coverage::strength($product), $strength, $left];
-            }
-        }
-
-        return $best ?? throw BadDocument::at('which', 'is not in the mix', 'choose one of its paints');
     }
 
     private static function than(float $is, float $was): string

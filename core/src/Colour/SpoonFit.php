@@ -48,6 +48,30 @@ final class SpoonFit
         }]);
     }
 
+    /**
+     * The paint of a mix whose strength explains best what was seen: one spoon says something of one paint only.
+     *
+     * @param  non-empty-list<array{Product, float}>  $paints  with parts by volume
+     * @param  string|null  $which  id of the paint that is fitted; null: whichever explains it best
+     * @param  non-empty-list<SpoonReading>  $readings
+     * @return array{Product, float, float}|null the paint, its strength, and the mean CIEDE2000 that is left; null where it is not in the mix
+     */
+    public static function strongest(array $paints, ?string $which, float $coats, array $readings): ?array
+    {
+        $best = null;
+        foreach ($paints as $i => [$product]) {
+            if ($which !== null && $product->id !== $which) {
+                continue;
+            }
+            [$strength, $left] = self::strength($paints, $i, $coats, $readings);
+            if ($best === null || $left < $best[2]) {
+                $best = [$product, $strength, $left];
+            }
+        }
+
+        return $best;
+    }
+
     /** @param  non-empty-list<SpoonReading>  $readings */
     private static function error(Spectrum $thick, float $sx, array $readings): float
     {

@@ -69,6 +69,10 @@ final class SpoonFitTest extends TestCase
         $seen = KubelkaMunk::film((new Blend($strong))->thick, Spectrum::of('#9B9B9B'), 2 * (new Blend($paints))->scattering)->lab();
         [$strength, $left] = SpoonFit::strength($paints, 1, 2, [new SpoonReading(Spectrum::of('#9B9B9B'), $seen)]);
 
+        $reading = new SpoonReading(Spectrum::of('#9B9B9B'), $seen);
+        self::assertSame('slate green', SpoonFit::strongest($paints, null, 2, [$reading])[0]->name ?? null, 'the one that explains it');
+        self::assertSame('ground white', SpoonFit::strongest($paints, $paints[0][0]->id, 2, [$reading])[0]->name ?? null, 'the one asked for');
+        self::assertNull(SpoonFit::strongest($paints, '01K00000000000000000000999', 2, [$reading]));
         self::assertEqualsWithDelta(1.9, $strength, 0.01);
         self::assertLessThan(0.02, $left);
         self::assertLessThan((new Blend($paints))->thick->lab()->l, (new Blend($strong))->thick->lab()->l, 'more of the green shows');
