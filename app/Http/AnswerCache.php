@@ -28,7 +28,7 @@ final readonly class AnswerCache
      */
     public function remember(string $question, callable $work): string
     {
-        $file = storage_path('framework/cache/answer-'.hash('xxh128', base_path().getenv('TEST_TOKEN').$question).'.json');
+        $file = storage_path('framework/cache/answer'.getenv('TEST_TOKEN').'-'.hash('xxh128', base_path().$question).'.json');
         $state = $this->state();
         // It may be replaced between a look and a read: then it is worked out again.
         [$keptState, $kept] = [...explode("\n", (string) @file_get_contents($file), 2), ''];

@@ -33,8 +33,9 @@ abstract class AppTestCase extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        // Each test has a database in memory of its own: what was kept for another's means nothing here.
-        array_map(static fn (string $kept): bool => @unlink($kept), (array) glob(storage_path('framework/cache/answer-*.json')));
+        // Each test has a database in memory of its own: what was kept for another's means nothing here. Only what
+        // this process kept: one beside it may be in the middle of a test.
+        array_map(static fn (string $kept): bool => @unlink($kept), (array) glob(storage_path('framework/cache/answer'.getenv('TEST_TOKEN').'-*.json')));
         $this->at(self::NOW);
     }
 
