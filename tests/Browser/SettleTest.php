@@ -55,7 +55,7 @@ final class SettleTest extends BrowserTestCase
         $this->browser->see('.stage-steps');
         self::assertSame('true', $this->browser->see('.stage:nth-of-type(1) .stage-head')->getAttribute('aria-expanded'));
         self::assertStringContainsString('Light goes before dark', $this->browser->text('.stage-steps'));
-        self::assertGreaterThan(0, $this->browser->count('.cleaning'), 'the gun is cleaned between stages');
+        self::assertGreaterThan(0, $this->browser->count('.at-the-gun'), 'the gun is cleaned between stages');
     }
 
     public function test_the_minutes_plan_the_evening_anew(): void

@@ -41,7 +41,7 @@ final class CommandsTest extends AppTestCase
         $plan = json_decode($out, true);
 
         self::assertSame([0, ''], [$code, $err]);
-        self::assertSame(['now', 'stepsLeft', 'finish', 'stages', 'cleaning', 'pieces', 'holds', 'findings', 'steered', 'section'], array_keys($plan));
+        self::assertSame(['now', 'stepsLeft', 'finish', 'stages', 'cleaning', 'cups', 'pieces', 'holds', 'findings', 'steered', 'section'], array_keys($plan));
         self::assertSame(json_decode((string) file_get_contents(__DIR__.'/../snapshots/shearwater-plan.json'), true), $plan, 'the plan of the demo changed: look at it, then store it anew');
     }
 

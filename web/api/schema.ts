@@ -3043,6 +3043,13 @@ export interface components {
             button: string;
             technique: string;
             setUp: components["schemas"]["SetUp"] | null;
+            /** @description what is mixed in one go; null where the step mixes nothing */
+            cup: {
+                /** @description of mix */
+                ml: number;
+                /** @description that are sprayed out of it */
+                coats: number;
+            } | null;
             /** @description How it is done by the house rules. */
             manner: string[];
             why: string[];
@@ -3172,7 +3179,8 @@ export interface components {
             words: string;
             at: components["schemas"]["Instant"] | null;
         };
-        Cleaning: {
+        /** @description done to the gun or the cup, not to the model */
+        GunStep: {
             key: string;
             title: string;
             start: components["schemas"]["Instant"];
@@ -3190,7 +3198,8 @@ export interface components {
             stepsLeft: number;
             finish: components["schemas"]["Instant"] | null;
             stages: components["schemas"]["Stage"][];
-            cleaning: components["schemas"]["Cleaning"][];
+            cleaning: components["schemas"]["GunStep"][];
+            cups: components["schemas"]["GunStep"][];
             pieces: components["schemas"]["PieceAspect"][];
             holds: components["schemas"]["Hold"][];
             findings: components["schemas"]["Finding"][];

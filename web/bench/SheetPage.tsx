@@ -54,7 +54,7 @@ function PaperStep({ step, when, said }: { step: Step; when: string; said: Set<s
     const s = step.setUp;
     const figures =
         s === null
-            ? [`${Math.max(1, Math.round(step.minutes))} min`]
+            ? [step.cup === null ? '' : `${step.cup.ml.toFixed(2).replace(/0$/, '')} ml`, `${Math.max(1, Math.round(step.minutes))} min`].filter(Boolean)
             : [s.cupMl === null ? '' : `${s.cupMl.toFixed(2).replace(/0$/, '')} ml in the cup`, `paint : thinner ${s.ratio}`, s.pressureBar === null ? '' : `${s.pressureBar.toFixed(1)} bar`, s.distanceCm === null ? '' : `${s.distanceCm[0]}–${s.distanceCm[1]} cm`, s.nozzleMm === null ? '' : `${s.nozzleMm} mm nozzle`].filter(Boolean);
 
     return (

@@ -30,7 +30,7 @@ export function StepCard({ buildId, step, sent, closesAt, zone, done, wrong, ear
                     {step.of > 1 && step.setUp !== null ? ` · coat ${step.n} of ${step.of}` : ''}
                 </p>
                 <h2 id="step-title" data-testid="step-title">
-                    {step.swatch !== null && step.sprays && <span className="swatch" style={{ background: step.swatch }} aria-hidden="true" />}
+                    {step.swatch !== null && (step.sprays || step.cup !== null) && <span className="swatch" style={{ background: step.swatch }} aria-hidden="true" />}
                     {step.title}
                 </h2>
                 {closesAt !== null && (
@@ -42,6 +42,18 @@ export function StepCard({ buildId, step, sent, closesAt, zone, done, wrong, ear
                 {step.list !== null && <ColourRows buildId={buildId} list={step.list} button={step.button} />}
                 {step.setUp === null && step.list === null && (
                     <dl className="figures">
+                        {step.cup !== null && (
+                            <>
+                                <div>
+                                    <dt>in the cup</dt>
+                                    <dd>{step.cup.ml.toFixed(2).replace(/0$/, '')} ml</dd>
+                                </div>
+                                <div>
+                                    <dt>for</dt>
+                                    <dd>{step.cup.coats === 1 ? 'one coat' : `${step.cup.coats} coats`}</dd>
+                                </div>
+                            </>
+                        )}
                         <div>
                             <dt>hands on</dt>
                             <dd>{Math.max(1, Math.round(step.minutes))} min</dd>

@@ -100,9 +100,9 @@ function Row({ name, steps, y, x }: { name: string; steps: StepLine[]; y: number
     );
 }
 
-/** The gun stands on a line of its own: cleaning it is no wait of a piece. */
+/** The gun stands on a line of its own, with its cup: neither is a wait of a piece. */
 function isGun(step: StepLine): boolean {
-    return step.operation === 'rinse' || step.operation === 'strip';
+    return ['rinse', 'strip', 'mix'].includes(step.operation);
 }
 
 function fit(word: string, width: number): string {

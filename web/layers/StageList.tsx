@@ -1,14 +1,15 @@
 import { Fragment, type ReactElement } from 'react';
-import type { Plan } from '../api/types';
+import type { GunStep, Plan } from '../api/types';
 import { useNow } from '../frame/clock';
 import { wall } from '../frame/words';
 import { StageRow } from './StageRow';
 
-/** The plan by stage, from the next to the last, with the gun's cleanings between them. */
+/** The plan by stage, from the next to the last, with what is done to gun and cup between them. */
 export function StageList({ plan }: { plan: Plan }): ReactElement {
     const at = useNow();
     const zone = plan.build.zone;
-    const between = (from: string | null, until: string | null): Plan['cleaning'] => plan.cleaning.filter((c) => (from === null || c.start >= from) && (until === null || c.start < until));
+    const gun = [...plan.cleaning, ...plan.cups].sort((a, b) => (a.start < b.start ? -1 : 1));
+    const between = (from: string | null, until: string | null): ReactElement[] => gun.filter((g) => (from === null || g.start >= from) && (until === null || g.start < until)).map((g) => <AtTheGun key={g.key} step={g} time={wall(g.start, at, zone)} />);
 
     return (
         <section className="card stages" aria-label="Stages">
@@ -19,19 +20,24 @@ export function StageList({ plan }: { plan: Plan }): ReactElement {
                 </div>
             )}
             <ol>
+                {plan.stages[0] !== undefined && between(null, plan.stages[0].start)}
                 {plan.stages.map((stage, i) => (
                     <Fragment key={stage.stage}>
                         <StageRow stage={stage} number={i + 1} zone={zone} />
-                        {between(stage.start, plan.stages[i + 1]?.start ?? null).map((cleaning) => (
-                            <li key={cleaning.key} className="cleaning" title={cleaning.because}>
-                                <span>{cleaning.title}</span>
-                                <small>{cleaning.minutes} min</small>
-                                <time>{wall(cleaning.start, at, zone)}</time>
-                            </li>
-                        ))}
+                        {between(stage.start, plan.stages[i + 1]?.start ?? null)}
                     </Fragment>
                 ))}
             </ol>
         </section>
+    );
+}
+
+function AtTheGun({ step, time }: { step: GunStep; time: string }): ReactElement {
+    return (
+        <li className="at-the-gun" title={step.because}>
+            <span>{step.title}</span>
+            <small>{step.minutes} min</small>
+            <time>{time}</time>
+        </li>
     );
 }

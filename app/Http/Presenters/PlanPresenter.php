@@ -25,7 +25,8 @@ final class PlanPresenter
             'stepsLeft' => count($plan->left),
             'finish' => Time::utc($plan->finishEpoch()),
             'stages' => self::stages($plan),
-            'cleaning' => self::cleaning($plan),
+            'cleaning' => self::atTheGun($plan->cleaning, $plan),
+            'cups' => self::atTheGun($plan->cups, $plan),
             'pieces' => self::pieces($plan),
             'holds' => array_map(self::hold(...), $plan->holds),
             'findings' => self::findings($plan),
@@ -56,12 +57,15 @@ final class PlanPresenter
         ];
     }
 
-    /** @return list<array<string, mixed>> when the gun is cleaned, how, and why */
-    private static function cleaning(Plan $plan): array
+    /**
+     * @param  list<PlannedStep>  $steps
+     * @return list<array<string, mixed>> when the gun is cleaned or a cup is mixed, how, and why
+     */
+    private static function atTheGun(array $steps, Plan $plan): array
     {
         return array_map(static fn (PlannedStep $p): array => [
             'key' => $p->step->key, 'title' => Words::title($p->step, $plan->context), 'start' => Time::utc($p->startEpoch), 'minutes' => $p->minutes, 'because' => $p->reasons[0]->sentence ?? '',
-        ], $plan->cleaning);
+        ], $steps);
     }
 
     /** @return list<array<string, mixed>> */

@@ -60,6 +60,7 @@ final class StepPresenter
             'technique' => Words::technique($step),
             'manner' => Manner::of($step, $plan->context),
             'setUp' => self::setUp($step, $plan),
+            'cup' => $step->cup === null ? null : ['ml' => round($step->cup->ml / 0.05) * 0.05, 'coats' => $step->cup->coats],
             'why' => self::why($planned, $plan),
             'dontTouch' => self::dontTouch($step, $plan),
             'cautions' => Cautions::of($step, $plan->context->kit),

@@ -29,7 +29,7 @@ final class Cautions
     private static function paint(Step $step): array
     {
         $family = $step->product?->family;
-        if ($family === null || ! $step->operation->leavesLayer()) {
+        if ($family === null || (! $step->operation->leavesLayer() && $step->operation !== Operation::Mix)) {
             return [];
         }
         $out = [];

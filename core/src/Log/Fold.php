@@ -42,7 +42,7 @@ final class Fold
             EventKind::Glued => $this->glued($event),
             EventKind::IntoCabinet => $this->intoCabinet($event),
             EventKind::OutOfCabinet => $this->outOfCabinet($event),
-            EventKind::Mixed => $this->surface->mixes[] = new Mix($event->id, (string) $event->product, $event->atEpoch, $event->potLifeMinutes ?? 0, $event->poured),
+            EventKind::Mixed => $this->mixed($event),
             EventKind::Fault => $this->fault($event),
             EventKind::Verdict => $this->verdict($event),
             EventKind::Ticked => $this->ticked($event),
@@ -58,6 +58,14 @@ final class Fold
     public static function counted(string $purpose): string
     {
         return explode('+', $purpose, 2)[0];
+    }
+
+    private function mixed(Event $event): void
+    {
+        // What it took is written down once it is on the model: no cup is mixed by that.
+        if ($event->usedMl === null) {
+            $this->surface->mixes[] = new Mix($event->id, (string) $event->product, $event->atEpoch, $event->potLifeMinutes ?? 0, $event->poured);
+        }
     }
 
     private function ticked(Event $event): void

@@ -15,8 +15,15 @@ final readonly class Jar
     /** Pigment that stood this long has sunk: it is stirred again. */
     public const SINKS_AFTER_SECONDS = 12 * 3600;
 
-    public function __construct(public Product $product)
+    /** @param  int|null  $usedEpoch  when the log last has it in a cup: stirred then */
+    public function __construct(public Product $product, private ?int $usedEpoch = null)
     {
+    }
+
+    /** @return int|null null where nobody knows */
+    private function stirredEpoch(): ?int
+    {
+        return $this->usedEpoch === null ? $this->product->stirredEpoch : max($this->usedEpoch, $this->product->stirredEpoch ?? 0);
     }
 
     /**
@@ -47,7 +54,9 @@ final readonly class Jar
 
     public function wantsStirring(int $nowEpoch): bool
     {
-        return $this->product->stirredEpoch === null || $nowEpoch - $this->product->stirredEpoch > self::SINKS_AFTER_SECONDS;
+        $stirred = $this->stirredEpoch();
+
+        return $stirred === null || $nowEpoch - $stirred > self::SINKS_AFTER_SECONDS;
     }
 
     /** "Stir it to the bottom: it stood since Tue 3 Mar 19:05." */
@@ -56,8 +65,9 @@ final readonly class Jar
         if (! $this->wantsStirring($nowEpoch)) {
             return null;
         }
+        $stirred = $this->stirredEpoch();
 
-        return 'Stir the jar to the bottom first'.($this->product->stirredEpoch === null ? '.' : ': it stood since '.Instant::wall($this->product->stirredEpoch, $nowEpoch, $zone).'.');
+        return 'Stir the jar to the bottom first'.($stirred === null ? '.' : ': it stood since '.Instant::wall($stirred, $nowEpoch, $zone).'.');
     }
 
     /**

@@ -54,6 +54,20 @@ final readonly class Need
         return new self($cm2, $coats, $microns, $solids, $tool, $thinnerPerPaint, $dry, $neat, $mix, $tool->keeps(), $reserve, $tool->isAirbrush() ? max(self::LEAST_IN_THE_CUP, $total) : $total, $learned);
     }
 
+    /**
+     * ml to mix for several coats out of one cup: the gun keeps its share at each filling, not at each coat.
+     *
+     * @param  list<self>  $needs  of one paint
+     * @param  int  $fillings  of the gun, 1 or more
+     * @param  bool  $mixed  of more than one paint, and none of it kept: with its spare for touch-ups
+     */
+    public static function together(array $needs, int $fillings, bool $mixed): float
+    {
+        $ml = array_sum(array_map(static fn (self $n): float => $n->mixMl, $needs)) + $fillings * ($needs[0]->keptMl ?? 0.0);
+
+        return max(self::LEAST_IN_THE_CUP, $ml * ($mixed ? 1 + self::RESERVE : 1));
+    }
+
     /** ml of mix as the table alone would have it: what was used is held against this, or one lesson would be learned twice. */
     public function plainMl(): float
     {

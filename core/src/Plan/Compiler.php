@@ -56,7 +56,7 @@ final class Compiler
         $aspects = new Aspects($context, $planned, $room, $nowEpoch);
         $pieces = $aspects->ofPieces();
 
-        return new Plan($context, $planned, (new Judgement($rules))->findings($outlook), $pieces, (new HoldLine($context, $aspects))->running($planned, $nowEpoch), $nowEpoch, $world->surface, $scheduler->cleaning());
+        return new Plan($context, $planned, (new Judgement($rules))->findings($outlook), $pieces, (new HoldLine($context, $aspects))->running($planned, $nowEpoch), $nowEpoch, $world->surface, $scheduler->cleaning(), $scheduler->cups());
     }
 
     /** @return iterable<Constraint> */

@@ -11,7 +11,7 @@ use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Filler;
 use AmberStep\Core\Material\Medium;
-use AmberStep\Core\Mixing\Jar;
+use AmberStep\Core\Material\Product;
 use AmberStep\Core\Mixing\Part;
 use AmberStep\Core\Mixing\Recipe;
 use AmberStep\Core\Mixing\Stuff;
@@ -29,36 +29,11 @@ final class Manner
             $step->operation === Operation::Mask => self::mask($step, $context->kit, $context->house),
             $step->operation === Operation::Cabinet => self::drying($step, $context->house),
             $step->operation->sands() || $step->operation === Operation::Polish => self::sanding($step, $context->house),
-            $step->operation->sprays() => [...self::stir($step, $context), ...self::cup($step, $context), ...self::tones($step, $context)],
+            $step->operation === Operation::Mix => self::mixing($step, $context),
+            $step->operation->sprays() => [...self::cup($step, $context), ...self::tones($step, $context)],
             $step->operation === Operation::Fill && $step->placeId !== null && (Place::find($step->placeId, $context->kit))?->filler() === Filler::SolventPutty => ['Squeeze the first of the tube away: it is dry.'],
             default => [],
         };
-    }
-
-    /**
-     * Pigment sinks while a jar stands (rule bottle-mixed): stirred before the first coat out of it, shaken where it is a can.
-     *
-     * @return list<string>
-     */
-    private static function stir(Step $step, Context $context): array
-    {
-        if ($step->product === null || $step->n !== 1) {
-            return [];
-        }
-        if ($step->product->family === Family::Aerosol) {
-            return ['Shake the can two minutes after the ball comes free.'];
-        }
-        // What was sprayed this evening was stirred this evening.
-        foreach ($context->surface->areas() as $state) {
-            foreach ($state->layers as $layer) {
-                if ($layer->product?->id === $step->product->id && $context->nowEpoch - $layer->lastCoat()->atEpoch < Jar::SINKS_AFTER_SECONDS) {
-                    return [];
-                }
-            }
-        }
-        $says = (new Jar($step->product))->stirring($context->nowEpoch, $context->kit->zone);
-
-        return $says === null ? [] : [$says];
     }
 
     /** @return list<string> */
@@ -176,20 +151,40 @@ final class Manner
     /** @return list<string> */
     private static function cup(Step $step, Context $context): array
     {
-        $house = $context->house;
-        $need = SetUp::of($step, $context->kit, $house, $context->shelf->uses)?->need;
-        if ($need === null || $step->product === null || $step->product->family === Family::Aerosol) {
+        if ($step->product?->family === Family::Aerosol) {
+            return $step->n === 1 ? ['Shake the can two minutes after the ball comes free.'] : [];
+        }
+        $need = SetUp::of($step, $context->kit, $context->house, $context->shelf->uses)?->need;
+        if ($need === null || $step->product === null) {
             return [];
         }
-        $recipe = $step->product->mix?->recipe() ?? new Recipe([new Part('paint', Stuff::Paint, 1), ...($need->thinnerPerPaint > 0 ? [new Part('thinner', Stuff::thinning($step->product->family), $need->thinnerPerPaint)] : [])]);
-        $batch = $recipe->total($need->totalMl);
-        $poured = array_map(static fn (array $p): string => sprintf('%.2f ml %s', $batch->ml[$p[0]], $recipe->parts[$p[0]]->name), $batch->pouring($house->says('pouring', 'thinner-first')));
-        $hardened = $step->product->family === Family::HardenedEnamel ? ['With hardener it lives about 4 h, half as long 10 °C warmer.'] : [];
 
         return [
-            'Into the cup: '.implode(', then ', $poured).'.',
-            $house->says('lid', 'off') ? 'Lid off: watch the level.' : 'Lid on: look at the level before each pass.',
-            ...$hardened,
+            'Of the mix: '.implode(' and ', self::poured($step->product, $need->totalMl, $need->thinnerPerPaint, $context->house)).'.',
+            $context->house->says('lid', 'off') ? 'Lid off: watch the level.' : 'Lid on: look at the level before each pass.',
         ];
+    }
+
+    /** @return list<string> */
+    private static function mixing(Step $step, Context $context): array
+    {
+        if ($step->product === null || $step->cup === null) {
+            return [];
+        }
+        $cup = $step->cup;
+
+        return [
+            sprintf('Into the cup, for %s: ', $cup->coats === 1 ? 'one coat' : "{$cup->coats} coats").implode(', then ', self::poured($step->product, $cup->ml, $cup->thinnerPerPaint, $context->house)).'.',
+            ...($cup->livesMinutes === null ? [] : [sprintf('With hardener it lives about %g h in this room, half as long 10 °C warmer.', round($cup->livesMinutes / 60, 1))]),
+        ];
+    }
+
+    /** @return list<string> "1.20 ml water", in the order they are poured */
+    private static function poured(Product $product, float $ml, float $thinnerPerPaint, HouseRules $house): array
+    {
+        $recipe = $product->mix?->recipe() ?? new Recipe([new Part('paint', Stuff::Paint, 1), ...($thinnerPerPaint > 0 ? [new Part('thinner', Stuff::thinning($product->family), $thinnerPerPaint)] : [])]);
+        $batch = $recipe->total($ml);
+
+        return array_map(static fn (array $p): string => sprintf('%.2f ml %s', $batch->ml[$p[0]], $recipe->parts[$p[0]]->name), $batch->pouring($house->says('pouring', 'thinner-first')));
     }
 }

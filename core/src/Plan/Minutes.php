@@ -33,6 +33,7 @@ final class Minutes
             Operation::Unmask => 0.5 * count($step->targets),
             Operation::Flat, Operation::Abrade, Operation::Scrape => 10,
             Operation::Rinse => 5,
+            Operation::Mix => CupCare::MINUTES,
             Operation::Strip => 20,
             Operation::Test => 6,
             Operation::TouchUp => 4,

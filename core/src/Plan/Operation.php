@@ -50,6 +50,7 @@ enum Operation: string
     case TouchUp = 'touch-up';
     case Rinse = 'rinse';
     case Strip = 'strip';
+    case Mix = 'mix';
 
     /** Paint leaves the gun. */
     public function sprays(): bool
@@ -76,7 +77,7 @@ enum Operation: string
     public function touches(): bool
     {
         return match ($this) {
-            self::Inspect, self::Look, self::Cabinet, self::Test, self::Rinse, self::Strip, self::CloseColour, self::Photograph => false,
+            self::Inspect, self::Look, self::Cabinet, self::Test, self::Rinse, self::Strip, self::Mix, self::CloseColour, self::Photograph => false,
             default => ! $this->leavesLayer(),
         };
     }
@@ -127,6 +128,7 @@ enum Operation: string
             self::CloseColour => 'close the colour',
             self::Rinse => 'rinse the gun',
             self::Strip => 'strip the gun',
+            self::Mix => 'stir and mix',
             default => str_replace('-', ' ', $this->value),
         };
     }

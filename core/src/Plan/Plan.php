@@ -23,6 +23,7 @@ final readonly class Plan
      * @param  list<RunningHold>  $holds  soonest first
      * @param  Surface  $final  how the model will be once all of it is done
      * @param  list<PlannedStep>  $cleaning  when the gun is cleaned, in order (rule paint-gun-clean)
+     * @param  list<PlannedStep>  $cups  when a paint is stirred and mixed, in order (rule bottle-mixed)
      */
     public function __construct(
         public Context $context,
@@ -33,6 +34,7 @@ final readonly class Plan
         public int $nowEpoch,
         public Surface $final,
         public array $cleaning = [],
+        public array $cups = [],
     ) {
     }
 
@@ -78,17 +80,19 @@ final readonly class Plan
     /** @return list<PlannedStep> steps of the model and of the gun, by planned time */
     public function atTheBench(): array
     {
-        $all = [...$this->cleaning, ...$this->byTime()];
+        $all = [...$this->cleaning, ...$this->cups, ...$this->byTime()];
         usort($all, static fn (PlannedStep $a, PlannedStep $b): int => [$a->startEpoch, $a->place] <=> [$b->startEpoch, $b->place]);
 
         return $all;
     }
 
-    /** The one thing to do now; null where everything waits. Paint that must come out of the gun goes first. */
+    /** The one thing to do now; null where everything waits. Paint that must come out of the gun goes first, then what is mixed for it. */
     public function now(): ?PlannedStep
     {
-        if (isset($this->cleaning[0]) && $this->cleaning[0]->startEpoch <= $this->nowEpoch) {
-            return $this->cleaning[0];
+        foreach ([$this->cleaning, $this->cups] as $gun) {
+            if (isset($gun[0]) && $gun[0]->startEpoch <= $this->nowEpoch) {
+                return $gun[0];
+            }
         }
         $aspects = new Aspects($this->context, $this->left, $this->context->room, $this->nowEpoch);
         $open = array_values(array_filter($this->byTime(), static fn (PlannedStep $p): bool => in_array($aspects->ofStep($p)->kind, [AspectKind::Open, AspectKind::Closing], true)));

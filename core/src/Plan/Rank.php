@@ -57,7 +57,7 @@ final class Rank
             Operation::Scrape => self::AFTER_COLOURS + 95,
             Operation::Attach => self::AFTER_COLOURS + 100,
             Operation::Photograph => self::AFTER_COLOURS + 200,
-            Operation::Cabinet, Operation::Look, Operation::Test, Operation::Rinse, Operation::Strip => 0,
+            Operation::Cabinet, Operation::Look, Operation::Test, Operation::Rinse, Operation::Strip, Operation::Mix => 0,
         };
 
         return $base + $extra + ($phase === '' ? 0 : self::INSIDE);

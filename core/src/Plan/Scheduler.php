@@ -40,6 +40,8 @@ final class Scheduler
 
     private readonly GunCare $gun;
 
+    private readonly CupCare $cups;
+
     /** @var list<PlannedStep> when the gun is cleaned, in order */
     private array $cleaning = [];
 
@@ -53,6 +55,7 @@ final class Scheduler
     ) {
         $this->fold = new Fold($context->kit, $context->shelf, $world->surface);
         $this->gun = new GunCare(new PaintGunClean, $context->house, $world->surface, $context->shelf, $context->breakdown, $context->nowEpoch);
+        $this->cups = new CupCare($context, $room);
     }
 
     /**
@@ -82,6 +85,11 @@ final class Scheduler
 
                 continue;
             }
+            if ($this->isMixedBefore($step, $at)) {
+                $now = $this->cups->mix($step, $this->mixFrom($step, $now, $at), $this->exactly($step));
+
+                continue;
+            }
             $now = $at;
             unset($candidates[$key]);
             $end = $now + (int) ceil($minutes) * 60;
@@ -89,6 +97,7 @@ final class Scheduler
             $this->fold->apply(StepEvent::of($step, 'plan:'.$key, $end, $end));
             $this->changed($step);
             $this->gun->sprayed($step, $end);
+            $this->cups->sprayed($step);
             $now = $end;
             $this->washedUntil = $step->operation === Operation::Wash ? $end : null;
             foreach ($unlocks[$key] ?? [] as $next) {
@@ -110,6 +119,25 @@ final class Scheduler
         return $this->cleaning;
     }
 
+    /** @return list<PlannedStep> when a paint is stirred and mixed, once the rest is planned */
+    public function cups(): array
+    {
+        return $this->cups->steps();
+    }
+
+    private function isMixedBefore(Step $step, int $at): bool
+    {
+        return ! $this->gun->isLoadedFor($step, $at) && $this->cups->isDueBefore($step, $at);
+    }
+
+    /** It is mixed while the last wait before it runs, where the hands are free and at the bench. */
+    private function mixFrom(Step $step, int $now, int $at): int
+    {
+        $from = max($now, $at - 60 * CupCare::MINUTES);
+
+        return $this->exactly($step) !== null || $this->calendar->earliestFit($from, CupCare::MINUTES) === $from ? $from : $at;
+    }
+
     /** Cleans the gun as soon as the hands are free, and says when they are again. */
     private function clean(int $now, ?Step $next, ?int $nextEpoch): int
     {
@@ -118,6 +146,7 @@ final class Scheduler
             return $now;
         }
         $this->cleaning[] = $cleaning;
+        $this->cups->cleaned($cleaning->step->product);
 
         return $cleaning->endEpoch;
     }
@@ -179,10 +208,9 @@ final class Scheduler
 
     private function openFrom(Step $step, int $from): int
     {
-        foreach ($this->context->kit->notBefore as $pin) {
-            if ($pin->step === $step->key && $pin->exactly) {
-                return max($from, $pin->atEpoch);
-            }
+        $exactly = $this->exactly($step);
+        if ($exactly !== null) {
+            return max($from, $exactly);
         }
         $gloss = self::isGloss($step);
         for ($i = 0; $i < self::ROUNDS; $i++) {
@@ -199,13 +227,21 @@ final class Scheduler
 
     private function fit(Step $step, int $from): int
     {
+        $mixing = $this->isMixedBefore($step, $from) ? CupCare::MINUTES : 0;
+
+        return $this->exactly($step) !== null ? $from : $this->calendar->earliestFit($from, $mixing + $this->minutes($step, $from));
+    }
+
+    /** @return int|null the moment the user fixed for it, epoch seconds */
+    private function exactly(Step $step): ?int
+    {
         foreach ($this->context->kit->notBefore as $pin) {
             if ($pin->step === $step->key && $pin->exactly) {
-                return $from;
+                return $pin->atEpoch;
             }
         }
 
-        return $this->calendar->earliestFit($from, $this->minutes($step, $from));
+        return null;
     }
 
     /** Pieces washed one after the other share the water: 10 min for it, and 1 for each (handbook 2). */

@@ -28,6 +28,7 @@ final readonly class Step
      * @param  float|null  $cabinetC  how warm it dries, where the step is to put it there
      * @param  string|null  $placeId  joint or flaw that is made good by it
      * @param  bool  $throughPaint  it goes back through paint that is there: before all else on its areas
+     * @param  Cup|null  $cup  what is mixed in it
      * @param  WaitKind|null  $waitsFor  a state all targets must have reached first
      */
     public function __construct(
@@ -54,6 +55,7 @@ final readonly class Step
         public ?float $cabinetC = null,
         public ?string $placeId = null,
         public bool $throughPaint = false,
+        public ?Cup $cup = null,
     ) {
         $this->key = "{$target}/{$operation->value}/{$purpose}/{$n}";
     }
@@ -95,6 +97,6 @@ final readonly class Step
      */
     public function on(array $targets): self
     {
-        return new self($this->target, $this->operation, $this->purpose, $this->n, $this->of, $this->pieceId, $targets, $this->rank, $this->position, $this->phase, $this->jointId, $this->product, $this->coatKind, $this->medium, $this->title, $this->waitsFor, $this->waitFactor, $this->inserted, $this->fault, $this->thinned, $this->cabinetC, $this->placeId, $this->throughPaint);
+        return new self($this->target, $this->operation, $this->purpose, $this->n, $this->of, $this->pieceId, $targets, $this->rank, $this->position, $this->phase, $this->jointId, $this->product, $this->coatKind, $this->medium, $this->title, $this->waitsFor, $this->waitFactor, $this->inserted, $this->fault, $this->thinned, $this->cabinetC, $this->placeId, $this->throughPaint, $this->cup);
     }
 }

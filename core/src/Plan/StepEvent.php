@@ -18,14 +18,16 @@ final class StepEvent
             Operation::Unmask => EventKind::MaskOff,
             Operation::Glue, Operation::Attach => EventKind::Glued,
             Operation::Cabinet => EventKind::IntoCabinet,
+            Operation::Mix => EventKind::Mixed,
             default => EventKind::Done,
         };
 
         return new Event(
-            $id, $kind, $atEpoch, $recordedEpoch, $step->targets, $step->operation, $step->purpose,
+            $id, $kind, $atEpoch, $recordedEpoch, $step->operation === Operation::Mix ? [] : $step->targets, $step->operation, $step->purpose,
             product: $step->product?->id, coatKind: $step->coatKind, medium: $step->medium,
             wipe: $step->inserted?->wipe, found: $step->operation === Operation::Inspect ? 0 : null,
             cabinetC: $step->operation === Operation::Cabinet ? ($step->cabinetC ?? $step->inserted->cabinetC ?? 45.0) : null,
+            potLifeMinutes: $step->cup?->livesMinutes,
             hardened: $step->product?->family === Family::HardenedEnamel, stepKey: $step->key,
         );
     }

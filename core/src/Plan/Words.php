@@ -68,14 +68,15 @@ final class Words
             Operation::TouchUp => 'Cut it off the sprue, touch up the gates',
             Operation::Rinse => 'Rinse the gun',
             Operation::Strip => 'Strip the gun',
+            Operation::Mix => "Mix {$product}",
         };
     }
 
     /** Where it is done: the piece, or the joint, or the gun. */
     public static function where(Step $step, Context $context): string
     {
-        if ($step->operation->cleansTheGun()) {
-            return 'Gun';
+        if ($step->operation->cleansTheGun() || $step->operation === Operation::Mix) {
+            return $step->operation === Operation::Mix ? 'Cup' : 'Gun';
         }
         if ($step->operation->isOfTheBuild()) {
             return $step->operation === Operation::CloseColour ? 'Colour list' : 'The build';
@@ -116,6 +117,7 @@ final class Words
             Operation::Test => 'Tried',
             Operation::TouchUp => 'Gates are touched up',
             Operation::Rinse, Operation::Strip => 'Gun is clean',
+            Operation::Mix => 'Cup is mixed',
             Operation::TestFit => 'It fits, and is marked',
             Operation::Soften => 'It is soft',
             Operation::Trim => 'Trimmed',
@@ -153,6 +155,7 @@ final class Words
             Operation::TouchUp => 'Nip, do not twist. Sand the stub flush, then the same mix with a brush, thin.',
             Operation::Rinse => 'Spray its own thinner until it comes clear, wipe the needle tip, then a little of the next paint\'s thinner.',
             Operation::Strip => 'Needle out backwards, nozzle and cup in cleaner, soft brush only; a drop of oil on the packing, none near the tip.',
+            Operation::Mix => 'A flat stick, along the bottom, until nothing drags. Then the cup, stirred too: what is shaken sprays its bubbles.',
             Operation::TestFit => 'Dry, with its neighbours. What fits either way round is told apart by a mark now, not once it is painted.',
             Operation::Soften => 'The rim only, in water of about 60 °C: it is cut, not formed. It bends from 50 °C.',
             Operation::Trim => 'A new blade along the line, part held down; it cools in seconds, so warm it again rather than press.',

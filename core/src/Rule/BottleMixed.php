@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
+use AmberStep\Core\Mixing\Jar;
 use AmberStep\Core\Plan\Outlook;
+use DateTimeZone;
 
-/** The last third of a bottle is the pigment that sank while it stood: stirred to the bottom, or the colour is another. */
+/**
+ * Pigment sinks while a jar stands: stirred to the bottom before the first coat out of it, or the colour is another. It
+ * orders no step of the model: the scheduler asks it when a cup is due. The last third of a bottle gets a note.
+ */
 final class BottleMixed implements Judges
 {
     private const LAST = 1 / 3;
@@ -14,6 +19,21 @@ final class BottleMixed implements Judges
     public function id(): string
     {
         return 'bottle-mixed';
+    }
+
+    public static function title(Jar $jar, int $atEpoch): string
+    {
+        return ($jar->wantsStirring($atEpoch) ? 'Stir and mix ' : 'Mix ').$jar->product->name;
+    }
+
+    /** Why the cup is due. */
+    public static function why(Jar $jar, int $atEpoch, DateTimeZone $zone): string
+    {
+        if ($jar->product->isOwnMix() && ! ($jar->product->levelMl > 0)) {
+            return "{$jar->product->name} is mixed from {$jar->product->mix?->says()}: each of those jars is stirred to the bottom first.";
+        }
+
+        return $jar->stirring($atEpoch, $zone) ?? "{$jar->product->name} was stirred today; the cup is all there is to mix.";
     }
 
     public function judge(Outlook $outlook): iterable

@@ -46,8 +46,25 @@ final class TapeOverstays implements Judges
             if ($medium === Medium::HeldCard || $stay <= $medium->longestStayMinutes($bare)) {
                 continue;
             }
-            yield new Finding($this->id(), Severity::Think, ucfirst($medium->word()).' stays on for '.Wait::span(round($stay / 1440) * 1440), "{$medium->word()} on {$context->pieceName($step->pieceId)} should be off after ".Wait::span($medium->longestStayMinutes($bare)).': its glue creeps and marks what is under it.', [$step->pieceId, ...$step->targets], [$step->key], $this->fixes($outlook, $step->key, $step->purpose, $step->pieceId, $bare, $stay));
+            yield new Finding($this->id(), Severity::Think, ucfirst($medium->word()).' stays on for '.self::span($stay), "{$medium->word()} on {$context->pieceName($step->pieceId)} should be off after ".Wait::span($medium->longestStayMinutes($bare)).': '.self::leaves($medium), [$step->pieceId, ...$step->targets], [$step->key], $this->fixes($outlook, $step->key, $step->purpose, $step->pieceId, $bare, $stay));
         }
+    }
+
+    /** Never as short as what it overstays: in hours to two days, then in days, rounded up. */
+    private static function span(float $minutes): string
+    {
+        $unit = $minutes < 2880 ? 60 : 1440;
+
+        return Wait::span(ceil($minutes / $unit) * $unit);
+    }
+
+    private static function leaves(Medium $medium): string
+    {
+        return match ($medium) {
+            Medium::Putty => 'its oil goes into what is under it.',
+            Medium::Tissue => 'it dries and lets go.',
+            default => 'its glue creeps and marks what is under it.',
+        };
     }
 
     /** @return list<Fix> */

@@ -91,7 +91,7 @@ final class PartsOfPlanTest extends TestCase
         self::assertEqualsWithDelta(196 * 8e-4 / (0.3 * 0.5), $plain->need->neatMl, 1e-6);
         self::assertEqualsWithDelta(1.5 * $plain->need->neatMl, $learned?->need->neatMl, 1e-6, 'this gun and family alone');
         self::assertStringContainsString('× 1.50 as this gun takes it (1 job)', $learned->need->words());
-        self::assertStringContainsString(sprintf('Into the cup: %.2f ml thinner, then %.2f ml sea grey, then %.2f ml ground white.', $plain->need->totalMl * 2 / 6, $plain->need->totalMl / 2, $plain->need->totalMl / 6), implode(' ', \AmberStep\Core\Plan\Manner::of($coat, $plan->context)));
+        self::assertStringContainsString(sprintf('Of the mix: %.2f ml thinner and %.2f ml sea grey and %.2f ml ground white.', $plain->need->totalMl * 2 / 6, $plain->need->totalMl / 2, $plain->need->totalMl / 6), implode(' ', \AmberStep\Core\Plan\Manner::of($coat, $plan->context)));
         self::assertSame(0.5, SetUp::of($coat, $build->kit->apply([Edit::set('areas', $build->kit->areas[0]->id, 'cm2', 1)]))?->need->totalMl, 'less does not flow evenly');
     }
 

@@ -271,4 +271,18 @@ final class FinePointsTest extends TestCase
         self::assertSame(array_keys($one->left), array_keys($other->left));
         self::assertSame(array_column($one->findings, 'key'), array_column($other->findings, 'key'));
     }
+
+    public function test_a_stay_is_never_said_as_short_as_what_it_overstays(): void
+    {
+        $stays = static function (string $on, string $medium): array {
+            $build = new Build(['kit' => ['parts' => ['hull' => 'styrene'], 'colours' => ['pale' => 'pale grey', 'green' => 'slate green'], 'areas' => ['lower' => ['part' => 'hull', 'colour' => 'pale'], 'upper' => ['part' => 'hull', 'colour' => 'green']], 'edges' => [['lower', 'upper', 100, 'soft']]],
+                'log' => [...array_map(static fn (string $at): array => ['at' => "2026-02-20 {$at}", 'do' => 'colour', 'on' => ['lower'], 'for' => 'pale', 'with' => 'pale grey'], ['19:00', '19:30']), ['at' => $on, 'do' => 'mask', 'on' => ['lower'], 'for' => 'green', 'medium' => $medium], ...array_map(static fn (string $at): array => ['at' => "2026-03-02 {$at}", 'do' => 'colour', 'on' => ['upper'], 'for' => 'green', 'with' => 'slate green'], ['19:10', '19:25'])]]);
+
+            return array_map(static fn (Finding $f): array => [$f->title, explode(': ', $f->sentence)[1]], self::said($build->plan(), 'tape-overstays'));
+        };
+
+        self::assertSame([['Rolled putty stays on for 25 h', 'its oil goes into what is under it.']], $stays('2026-03-01 20:00', 'putty'));
+        self::assertSame([], $stays('2026-03-02 18:00', 'putty'));
+        self::assertSame([['Vinyl tape stays on for 4 d', 'its glue creeps and marks what is under it.']], $stays('2026-02-27 19:15', 'vinyl-tape'));
+    }
 }

@@ -130,24 +130,4 @@ final class MixedPaintRulesTest extends TestCase
 
         self::assertMatchesRegularExpression('/Pale grey over the overspray of slate green takes \d coats to hide; slate green over pale grey \d coats\./', self::said($turned->plan(), 'light-then-dark')[0]->sentence);
     }
-
-    public function test_a_jar_that_stood_is_stirred_with_its_first_coat_and_a_stirred_one_is_not(): void
-    {
-        $first = static function (?string $stirred): array {
-            $build = self::body('sea grey', ['shelf' => ['sea grey' => ['water-acrylic', 'colour', '#7C96A3', ['sheen' => 'satin', 'stirred' => $stirred]]]]);
-            $plan = $build->plan();
-            $coats = array_values(array_filter($plan->left, static fn ($p): bool => $p->step->operation->value === 'colour'));
-
-            return array_map(static fn ($p): bool => str_contains(implode(' ', \AmberStep\Core\Plan\Manner::of($p->step, $plan->context)), 'Stir the jar'), $coats);
-        };
-
-        self::assertSame([true, false], $first(null), 'the first coat only');
-        self::assertSame([true, false], $first('2026-03-01T19:00:00Z'), 'yesterday');
-        self::assertSame([false, false], $first('2026-03-02T19:00:00Z'), 'an hour ago');
-        $sprayed = new Build(['kit' => ['parts' => ['body' => 'styrene', 'lid' => 'styrene'], 'colours' => ['c' => 'sea grey'], 'areas' => ['side' => ['part' => 'body', 'cm2' => 60, 'colour' => 'c'], 'top' => ['part' => 'lid', 'cm2' => 60, 'colour' => 'c']]], 'log' => [['at' => '19:50', 'do' => 'colour', 'on' => ['side'], 'for' => 'c', 'with' => 'sea grey', 'coat' => 'mist']]]);
-        $plan = $sprayed->plan();
-        foreach ($plan->left as $planned) {
-            self::assertStringNotContainsString('Stir', $planned->step->product?->name === 'sea grey' ? implode(' ', \AmberStep\Core\Plan\Manner::of($planned->step, $plan->context)) : '', 'it was sprayed ten minutes ago');
-        }
-    }
 }

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Plan;
+
+use AmberStep\Core\Drying\Room;
+use AmberStep\Core\Material\Family;
+use AmberStep\Core\Material\Product;
+use AmberStep\Core\Mixing\Jar;
+use AmberStep\Core\Mixing\PotLife;
+use AmberStep\Core\Rule\BottleMixed;
+use AmberStep\Core\Spray\SetUp;
+
+/**
+ * Which paints stand mixed while the plan is made, and when another cup is due: stirred, thinned and poured before
+ * the first coat out of it (rule bottle-mixed), for all coats that follow that evening.
+ */
+final class CupCare
+{
+    /** Hands-on minutes of stirring and mixing (handbook 2). */
+    public const MINUTES = 5;
+
+    /** Seconds a thinned mix is kept under a lid: an evening. */
+    private const KEEPS = 4 * 3600;
+
+    /** @var array<string, int> when what stands mixed was mixed, by product */
+    private array $mixed = [];
+
+    /** @var array<string, int> when its jar was last stirred, by product */
+    private array $stirred = [];
+
+    /** @var array<string, int> cups so far, by product */
+    private array $count = [];
+
+    /** @var list<PlannedCup> */
+    private array $planned = [];
+
+    /** @var array<string, PlannedCup> the one in use, by product */
+    private array $inUse = [];
+
+    public function __construct(private readonly Context $context, private readonly Room $room)
+    {
+        foreach ($context->surface->mixes as $mix) {
+            $this->mixed[$mix->product] = $this->stirred[$mix->product] = $mix->atEpoch;
+            $this->count[$mix->product] = ($this->count[$mix->product] ?? 0) + 1;
+        }
+        foreach ($context->surface->areas() as $state) {
+            foreach ($state->layers as $layer) {
+                if ($layer->product !== null && $layer->operation->sprays()) {
+                    $this->known($layer->product, $layer->lastCoat()->atEpoch);
+                }
+            }
+        }
+    }
+
+    /** What was sprayed was mixed, and its jar stirred, though nobody wrote it down: unless it came out of a cup that is known. */
+    private function known(Product $product, int $atEpoch): void
+    {
+        $this->stirred[$product->id] = max($this->stirred[$product->id] ?? 0, $atEpoch);
+        $mixed = $this->mixed[$product->id] ?? null;
+        if ($mixed === null || $atEpoch - $mixed > $this->keepsSeconds($product, $mixed)) {
+            $this->mixed[$product->id] = $atEpoch;
+        }
+    }
+
+    /** Whether it has to be mixed before a spraying at a moment; what is in the gun already is not asked about. */
+    public function isDueBefore(Step $step, int $atEpoch): bool
+    {
+        if (! $step->operation->sprays() || $step->product === null || $step->product->family === Family::Aerosol) {
+            return false;
+        }
+        $mixed = $this->mixed[$step->product->id] ?? null;
+
+        return $mixed === null || $atEpoch - $mixed > $this->keepsSeconds($step->product, $mixed);
+    }
+
+    /**
+     * @param  int|null  $byEpoch  a moment the user fixed for the coat: the mixing is fitted in before it
+     * @return int when the hands are free again
+     */
+    public function mix(Step $step, int $startEpoch, ?int $byEpoch): int
+    {
+        $product = $step->product ?? throw new \LogicException('only a paint is mixed');
+        $end = $byEpoch === null ? $startEpoch + 60 * self::MINUTES : max($startEpoch, $byEpoch);
+        $n = $this->count[$product->id] = ($this->count[$product->id] ?? 0) + 1;
+        $this->planned[] = $this->inUse[$product->id] = new PlannedCup(new Jar($product, $this->stirred[$product->id] ?? null), $n, $step->pieceId, $startEpoch, $end);
+        $this->mixed[$product->id] = $this->stirred[$product->id] = $end;
+
+        return $end;
+    }
+
+    public function sprayed(Step $step): void
+    {
+        $cup = $this->inUse[$step->product->id ?? ''] ?? null;
+        $need = $cup === null || ! $step->operation->sprays() ? null : SetUp::of($step, $this->context->kit, $this->context->house, $this->context->shelf->uses)?->need;
+        if ($need !== null) {
+            $cup?->sprayed($need);
+        }
+    }
+
+    public function cleaned(?Product $product): void
+    {
+        ($this->inUse[$product->id ?? ''] ?? null)?->gunCleaned();
+    }
+
+    /** @return list<PlannedStep> when each cup is mixed, in order */
+    public function steps(): array
+    {
+        return array_map(function (PlannedCup $p): PlannedStep {
+            $product = $p->jar->product;
+            $step = new Step($product->id, Operation::Mix, 'gun', $p->n, $p->n, $p->pieceId, [$p->pieceId], 0, 0, product: $product, title: BottleMixed::title($p->jar, $p->startEpoch), cup: $p->cup($this->lives($product, $p->endEpoch)));
+            $why = new Constraint('', $step->key, Strength::Must, 'bottle-mixed', BottleMixed::why($p->jar, $p->startEpoch, $this->context->kit->zone));
+
+            return new PlannedStep($step, 0, $p->startEpoch, $p->endEpoch, self::MINUTES, [], [], [$why]);
+        }, $this->planned);
+    }
+
+    private function keepsSeconds(Product $product, int $mixedEpoch): float
+    {
+        $lives = $this->lives($product, $mixedEpoch);
+
+        return $lives === null ? self::KEEPS : 60 * $lives;
+    }
+
+    /** @return float|null minutes it lives once mixed; null: no hardener in it */
+    private function lives(Product $product, int $atEpoch): ?float
+    {
+        return in_array($product->family, [Family::TwoPart, Family::HardenedEnamel], true) ? PotLife::at(PotLife::usual($product->family), $this->room->at($atEpoch)->temperatureC) : null;
+    }
+}
