@@ -94,23 +94,7 @@ final class BeginningsTest extends BrowserTestCase
 
     public function test_the_gun_is_cleaned_with_one_press(): void
     {
-        // Worked at the bench until the gun has to be cleaned, each step at its planned time.
-        $now = self::NOW;
-        for ($i = 0; $i < 40; $i++) {
-            $bench = $this->server->request('GET', "/api/builds/{$this->build}/bench?minutes=120")[1];
-            $step = $bench['current'] ?? null;
-            if (($step['operation'] ?? '') === 'rinse') {
-                break;
-            }
-            if ($step === null) {
-                $now = $bench['opensNext']['until'];
-            } else {
-                $now = max($now, $step['end']);
-                $this->server->setClock($now);
-                $this->server->request('POST', "/api/builds/{$this->build}/events", [...$step['event'], 'id' => sprintf('01T3000000%016d', $i), 'at' => $now]);
-            }
-            $this->server->setClock($now);
-        }
+        $this->workUntil('rinse');
         $this->go('bench');
         $this->browser->seeText('[data-testid="step-title"]', 'out of the gun');
         $this->browser->seeText('[data-testid="done"]', 'Gun is clean');

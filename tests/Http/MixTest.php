@@ -391,4 +391,22 @@ final class MixTest extends AppTestCase
         }
         self::assertSame([], $this->mix([])->json('jobs'), 'nothing dies without hardener');
     }
+
+    /** @param  array<string, mixed>  $event */
+    #[DataProvider('cups')]
+    public function test_the_log_says_what_became_of_a_cup(array $event, string $title): void
+    {
+        $this->send('POST', "/api/builds/{$this->buildId()}/events", ['id' => self::ulid(1), 'kind' => 'mixed', 'at' => self::NOW, 'product' => $this->paint('Linnet Sea Grey'), ...$event])->assertCreated();
+
+        self::assertSame([$title, 'Linnet Sea Grey'], [$this->send('GET', "/api/builds/{$this->buildId()}/log")->json('events.0.title'), $this->send('GET', "/api/builds/{$this->buildId()}/log")->json('events.0.with')]);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function cups(): iterable
+    {
+        yield 'mixed' => [[], 'Stirred and mixed'];
+        yield 'what it took' => [['predictedMl' => 2, 'usedMl' => 2.405], '2.41 ml used, 2 worked out'];
+        yield 'what went in' => [['poured' => [1.5, 0.98]], 'Poured 1.5 + 0.98 ml'];
+        yield 'hardener' => [['potLifeMinutes' => 240], 'Mixed with hardener, lives 4 h'];
+    }
 }

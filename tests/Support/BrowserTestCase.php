@@ -37,6 +37,32 @@ abstract class BrowserTestCase extends TestCase
         $this->browser->see('.card');
     }
 
+    /**
+     * Worked at the bench, each step at its planned time, until an operation comes.
+     *
+     * @return array<string, mixed> that step
+     */
+    protected function workUntil(string $operation): array
+    {
+        $now = self::NOW;
+        for ($i = 0; $i < 60; $i++) {
+            $bench = $this->server->request('GET', "/api/builds/{$this->build}/bench?minutes=120")[1];
+            $step = $bench['current'] ?? null;
+            if (($step['operation'] ?? '') === $operation) {
+                return $step;
+            }
+            if ($step === null) {
+                $now = $bench['opensNext']['until'];
+            } else {
+                $now = max($now, $step['end']);
+                $this->server->setClock($now);
+                $this->server->request('POST', "/api/builds/{$this->build}/events", [...$step['event'], 'id' => sprintf('01T3000000%016d', $i), 'at' => $now]);
+            }
+            $this->server->setClock($now);
+        }
+        self::fail("no {$operation} comes");
+    }
+
     /** Moves the frozen clock and lets the page hear of it, as it does on coming back into focus. */
     protected function at(string $instant): void
     {

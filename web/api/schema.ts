@@ -3047,8 +3047,13 @@ export interface components {
             cup: {
                 /** @description of mix */
                 ml: number;
-                /** @description that are sprayed out of it */
+                /** @description that are sprayed out of it, on all pieces together */
                 coats: number;
+                /** @description of the surfaces that are sprayed, each once */
+                cm2: number;
+                /** @description coats of the reference film that lie on them then */
+                thick: number;
+                tool: string;
             } | null;
             /** @description How it is done by the house rules. */
             manner: string[];

@@ -1,8 +1,10 @@
 import { Button } from '@mantine/core';
+import { Link } from 'react-router';
 import type { ReactElement } from 'react';
 import type { Step } from '../api/types';
 import { StackColumn } from '../drawing/StackColumn';
 import { useNow } from '../frame/clock';
+import { linkForCup } from '../mix/order';
 import { ColourRows } from '../lists/ColourRows';
 import { minutesUntil, span, wall } from '../frame/words';
 
@@ -87,6 +89,11 @@ export function StepCard({ buildId, step, sent, closesAt, zone, done, wrong, ear
                 <Button onClick={earlier} data-testid="earlier">
                     Done earlier
                 </Button>
+                {step.cup !== null && typeof step.event.product === 'string' && (
+                    <Link className="plain-press" to={linkForCup(buildId, step.event.product, step.cup)}>
+                        Cup with fill-to marks
+                    </Link>
+                )}
                 {step.cautions.length > 0 && (
                     <ul className="cautions" aria-label="Cautions">
                         {step.cautions.map((caution) => (

@@ -1,6 +1,7 @@
 import './mix.css';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
+import { useSearchParams } from 'react-router';
 import { Refused } from '../api/client';
 import type { Mixed, MixOrder, MixPage as Page, RecipeAsk } from '../api/types';
 import { now } from '../frame/clock';
@@ -13,7 +14,7 @@ import { HowMuch } from './HowMuch';
 import { Jars } from './Jars';
 import { Look } from './Look';
 import { Match } from './Match';
-import { lineOf, linesOf, orderFor, thinnerOf, type Line } from './order';
+import { lineOf, linesOf, orderFor, orderForCup, thinnerOf, type Line } from './order';
 import { Parts } from './Parts';
 import { Pot } from './Pot';
 import { KeepRecipe, Recipes } from './Recipes';
@@ -26,8 +27,9 @@ import { Used } from './Used';
 /** How much, in what ratio, and what it will look like: all of it moves as one types. */
 export default function MixPage({ buildId }: { buildId: string }): ReactElement {
     const { data } = useMixBench(buildId);
+    const [query] = useSearchParams();
 
-    return data === undefined ? <p>Setting out the cups.</p> : data.paints.length === 0 ? <p>There is no paint on the shelf: add some in the kit.</p> : <MixStation page={data} />;
+    return data === undefined ? <p>Setting out the cups.</p> : data.paints.length === 0 ? <p>There is no paint on the shelf: add some in the kit.</p> : <MixStation key={query.toString()} page={data} asked={query} />;
 }
 
 const VIEWS = [
@@ -36,11 +38,13 @@ const VIEWS = [
     { key: 'kept', word: 'Recipes' },
 ] as const;
 
-function MixStation({ page }: { page: Page }): ReactElement {
-    const [colour, choose] = useState(page.colours.find((c) => c.left)?.id ?? page.colours[0]?.id ?? null);
-    const [order, set] = useState<MixOrder>(() => orderFor(page, colour));
+/** @param asked - the cup a step of the plan asks for; without a paint where one came for the colours */
+function MixStation({ page, asked }: { page: Page; asked: URLSearchParams }): ReactElement {
+    const paint = page.paints.find((p) => p.id === asked.get('paint'))?.id;
+    const [colour, choose] = useState(paint === undefined ? (page.colours.find((c) => c.left)?.id ?? page.colours[0]?.id ?? null) : (page.colours.find((c) => c.product === paint)?.id ?? null));
+    const [order, set] = useState<MixOrder>(() => (paint === undefined ? orderFor(page, colour) : orderForCup(page, asked)));
     const [asks, ask] = useState<RecipeAsk[]>([]);
-    const [recipe, keepAs] = useState<string | null>(() => page.recipes.find((r) => r.id === page.colours.find((c) => c.id === colour)?.product)?.id ?? null);
+    const [recipe, keepAs] = useState<string | null>(() => page.recipes.find((r) => r.id === (paint === undefined ? page.colours.find((c) => c.id === colour)?.product : paint))?.id ?? null);
     const [view, show] = useState<(typeof VIEWS)[number]['key']>('cup');
     const change = useChange(page.build.id, page.build.revision);
     const { data, error, isFetching } = useMixed(page.build.id, { ...order, recipe });
@@ -109,7 +113,7 @@ function MixStation({ page }: { page: Page }): ReactElement {
         <div className="mix" data-view={view} data-stale={isFetching || error !== null || undefined}>
             <div className="page-head">
                 <h1>Mix</h1>
-                <p>{here === undefined ? 'no colour of this build yet: any paint of the shelf' : `${here.name} for ${here.areas.slice(0, 3).join(', ')}${here.areas.length > 3 ? ` and ${here.areas.length - 3} more` : ''}`}</p>
+                <p>{here === undefined ? (page.colours.length === 0 ? 'no colour of this build yet: any paint of the shelf' : `${page.paints.find((p) => p.id === product)?.name ?? 'any paint of the shelf'}, no colour of this build`) : `${here.name} for ${here.areas.slice(0, 3).join(', ')}${here.areas.length > 3 ? ` and ${here.areas.length - 3} more` : ''}`}</p>
                 <div className="page-tools">
                     <div className="views" role="group" aria-label="Views of the mix">
                         {VIEWS.map((v) => (
@@ -129,7 +133,7 @@ function MixStation({ page }: { page: Page }): ReactElement {
                                 ask([]);
                                 keepAs(page.recipes.find((r) => r.id === page.colours.find((c) => c.id === next)?.product)?.id ?? null);
                             }}
-                            data={page.colours.map((c) => ({ value: c.id, label: c.name }))}
+                            data={[...(colour === null ? [{ value: '', label: 'Another paint' }] : []), ...page.colours.map((c) => ({ value: c.id, label: c.name }))]}
                         />
                     )}
                 </div>

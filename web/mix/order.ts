@@ -1,4 +1,4 @@
-import type { MixOrder, MixPage, MixPaint, Recipe } from '../api/types';
+import type { MixOrder, MixPage, MixPaint, Recipe, Step } from '../api/types';
 
 export type Line = MixOrder['parts'][number];
 
@@ -20,12 +20,31 @@ export function linesOf(recipe: Pick<Recipe, 'parts'>, page: MixPage): Line[] {
     });
 }
 
+/** What goes into a cup of a paint: its recipe, or the paint thinned in the middle of its range. */
+function poured(page: MixPage, paint: MixPaint): Line[] {
+    const recipe = page.recipes.find((r) => r.id === paint.id);
+
+    return recipe !== undefined ? linesOf(recipe, page) : [lineOf(paint, '1'), ...(paint.ratio > 0 && paint.family !== 'aerosol' ? [thinnerOf(paint)] : [])];
+}
+
+/** Where a cup that a step of the plan asks for is drawn: of one paint, be it a colour of the build or its primer. */
+export function linkForCup(buildId: string, paintId: string, cup: NonNullable<Step['cup']>): string {
+    return `/b/${buildId}/mix?${new URLSearchParams({ paint: paintId, ml: cup.ml.toFixed(2), cm2: String(cup.cm2), coats: String(cup.thick), tool: cup.tool }).toString()}`;
+}
+
+/** That cup, from the link. */
+export function orderForCup(page: MixPage, cup: URLSearchParams): MixOrder {
+    const paint = page.paints.find((p) => p.id === cup.get('paint'));
+    const usual = orderFor(page, page.colours.find((c) => c.product === paint?.id)?.id ?? null);
+
+    return paint === undefined ? usual : { ...usual, parts: poured(page, paint), known: 'total', ml: cup.get('ml') ?? '', cm2: cup.get('cm2') ?? '', coats: cup.get('coats') ?? '', tool: cup.get('tool') ?? 'airbrush' };
+}
+
 /** A colour of the build as it stands in the plan: its paint, or its recipe, thinned in the middle of its range, for all its areas. */
 export function orderFor(page: MixPage, colourId: string | null): MixOrder {
     const colour = page.colours.find((c) => c.id === colourId) ?? page.colours.find((c) => c.left) ?? page.colours[0];
     const paint = page.paints.find((p) => p.id === colour?.product) ?? page.paints[0];
-    const recipe = page.recipes.find((r) => r.id === paint?.id);
-    const parts = recipe !== undefined ? linesOf(recipe, page) : paint === undefined ? [] : [lineOf(paint, '1'), ...(paint.ratio > 0 && paint.family !== 'aerosol' ? [thinnerOf(paint)] : [])];
+    const parts = paint === undefined ? [] : poured(page, paint);
 
     return {
         parts,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Presenters;
 
+use AmberStep\Core\Drying\Wait;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\EventKind;
@@ -67,7 +68,7 @@ final readonly class LogPresenter
             EventKind::Glued => 'joint closed'.($event->glue === null ? '' : ', '.$event->glue->word()),
             EventKind::IntoCabinet => sprintf('into the cabinet, %g °C', $event->cabinetC ?? 0),
             EventKind::OutOfCabinet => 'out of the cabinet',
-            EventKind::Mixed => 'mixed',
+            EventKind::Mixed => self::mixed($event),
             EventKind::Fault => $event->fault?->word() ?? 'fault',
             EventKind::Verdict => self::verdict($event),
             EventKind::Ticked => 'ticked on the colour list',
@@ -76,6 +77,16 @@ final readonly class LogPresenter
             EventKind::Note => 'note',
             EventKind::TakeBack => 'taken back',
         });
+    }
+
+    private static function mixed(Event $event): string
+    {
+        return match (true) {
+            $event->usedMl !== null => sprintf('%g ml used', round($event->usedMl, 2)).($event->predictedMl === null ? '' : sprintf(', %g worked out', round($event->predictedMl, 2))),
+            $event->poured !== [] => 'poured '.implode(' + ', array_map(static fn (float $ml): string => sprintf('%g', round($ml, 2)), $event->poured)).' ml',
+            $event->potLifeMinutes !== null => 'mixed with hardener, lives '.Wait::span($event->potLifeMinutes),
+            default => 'stirred and mixed',
+        };
     }
 
     private static function verdict(Event $event): string

@@ -60,7 +60,7 @@ final class StepPresenter
             'technique' => Words::technique($step),
             'manner' => Manner::of($step, $plan->context),
             'setUp' => self::setUp($step, $plan),
-            'cup' => $step->cup === null ? null : ['ml' => round($step->cup->ml / 0.05) * 0.05, 'coats' => $step->cup->coats],
+            'cup' => $step->cup === null ? null : ['ml' => $step->cup->measuredMl(), 'coats' => $step->cup->coats, 'cm2' => round($step->cup->cm2, 1), 'thick' => round($step->cup->thick, 2), 'tool' => $step->cup->tool->value],
             'why' => self::why($planned, $plan),
             'dontTouch' => self::dontTouch($step, $plan),
             'cautions' => Cautions::of($step, $plan->context->kit),

@@ -75,19 +75,15 @@ final class CupCare
         return $mixed === null || $atEpoch - $mixed > $this->keepsSeconds($step->product, $mixed);
     }
 
-    /**
-     * @param  int|null  $byEpoch  a moment the user fixed for the coat: the mixing is fitted in before it
-     * @return int when the hands are free again
-     */
-    public function mix(Step $step, int $startEpoch, ?int $byEpoch): int
+    /** @return int when it is mixed: the coat follows at once */
+    public function mix(Step $step, int $startEpoch, int $endEpoch): int
     {
         $product = $step->product ?? throw new \LogicException('only a paint is mixed');
-        $end = $byEpoch === null ? $startEpoch + 60 * self::MINUTES : max($startEpoch, $byEpoch);
         $n = $this->count[$product->id] = ($this->count[$product->id] ?? 0) + 1;
-        $this->planned[] = $this->inUse[$product->id] = new PlannedCup(new Jar($product, $this->stirred[$product->id] ?? null), $n, $step->pieceId, $startEpoch, $end);
-        $this->mixed[$product->id] = $this->stirred[$product->id] = $end;
+        $this->planned[] = $this->inUse[$product->id] = new PlannedCup(new Jar($product, $this->stirred[$product->id] ?? null), $n, $step->pieceId, $startEpoch, $endEpoch);
+        $this->mixed[$product->id] = $this->stirred[$product->id] = $endEpoch;
 
-        return $end;
+        return $endEpoch;
     }
 
     public function sprayed(Step $step): void
@@ -95,7 +91,7 @@ final class CupCare
         $cup = $this->inUse[$step->product->id ?? ''] ?? null;
         $need = $cup === null || ! $step->operation->sprays() ? null : SetUp::of($step, $this->context->kit, $this->context->house, $this->context->shelf->uses)?->need;
         if ($need !== null) {
-            $cup?->sprayed($need);
+            $cup?->sprayed($step, $need);
         }
     }
 
@@ -110,9 +106,9 @@ final class CupCare
         return array_map(function (PlannedCup $p): PlannedStep {
             $product = $p->jar->product;
             $step = new Step($product->id, Operation::Mix, 'gun', $p->n, $p->n, $p->pieceId, [$p->pieceId], 0, 0, product: $product, title: BottleMixed::title($p->jar, $p->startEpoch), cup: $p->cup($this->lives($product, $p->endEpoch)));
-            $why = new Constraint('', $step->key, Strength::Must, 'bottle-mixed', BottleMixed::why($p->jar, $p->startEpoch, $this->context->kit->zone));
+            $said = [BottleMixed::why($p->jar, $p->startEpoch, $this->context->kit->zone), ...($p->first() === null ? [] : [Words::title($p->first(), $this->context).' on '.$this->context->pieceName($p->pieceId).', is what comes out of it next.'])];
 
-            return new PlannedStep($step, 0, $p->startEpoch, $p->endEpoch, self::MINUTES, [], [], [$why]);
+            return new PlannedStep($step, 0, $p->startEpoch, $p->endEpoch, self::MINUTES, [], [], array_map(static fn (string $why): Constraint => new Constraint('', $step->key, Strength::Must, 'bottle-mixed', $why), $said));
         }, $this->planned);
     }
 

@@ -174,7 +174,7 @@ final class Manner
         $cup = $step->cup;
 
         return [
-            sprintf('Into the cup, for %s: ', $cup->coats === 1 ? 'one coat' : "{$cup->coats} coats").implode(', then ', self::poured($step->product, $cup->ml, $cup->thinnerPerPaint, $context->house)).'.',
+            sprintf('Into the cup, for %s: ', $cup->coats === 1 ? 'one coat' : "{$cup->coats} coats").implode(', then ', self::poured($step->product, $cup->measuredMl(), $cup->thinnerPerPaint, $context->house)).'.',
             ...($cup->livesMinutes === null ? [] : [sprintf('With hardener it lives about %g h in this room, half as long 10 °C warmer.', round($cup->livesMinutes / 60, 1))]),
         ];
     }

@@ -13,6 +13,11 @@ final class PlannedCup
     /** @var list<Need> of the coats so far */
     private array $needs = [];
 
+    /** @var array<string, float> cm² of each surface, by its areas */
+    private array $surfaces = [];
+
+    private ?Step $first = null;
+
     private int $fillings = 1;
 
     private bool $gunIsEmpty = false;
@@ -22,9 +27,11 @@ final class PlannedCup
     {
     }
 
-    public function sprayed(Need $need): void
+    public function sprayed(Step $step, Need $need): void
     {
+        $this->first ??= $step;
         $this->needs[] = $need;
+        $this->surfaces[implode(' ', $step->targets)] = $need->cm2;
         $this->fillings += $this->gunIsEmpty ? 1 : 0;
         $this->gunIsEmpty = false;
     }
@@ -35,11 +42,20 @@ final class PlannedCup
         $this->gunIsEmpty = $this->needs !== [];
     }
 
+    /** The coat it is mixed for. */
+    public function first(): ?Step
+    {
+        return $this->first;
+    }
+
     /** @param  float|null  $livesMinutes  once mixed; null: no hardener in it */
     public function cup(?float $livesMinutes): Cup
     {
-        $first = $this->needs[0] ?? null;
+        $first = $this->needs[0] ?? throw new \LogicException('a cup is mixed for a coat');
+        $cm2 = array_sum($this->surfaces);
+        $laid = array_sum(array_map(static fn (Need $n): float => $n->cm2 * $n->microns, $this->needs));
+        $thick = $cm2 > 0 ? $laid / $cm2 / $this->jar->product->family->figures()->referenceFilmMicrons : 0.0;
 
-        return new Cup(Need::together($this->needs, $this->fillings, $this->jar->product->isOwnMix() && ! ($this->jar->product->levelMl > 0)), $first === null ? 0.0 : $first->thinnerPerPaint, count($this->needs), $livesMinutes);
+        return new Cup(Need::together($this->needs, $this->fillings, $this->jar->product->isOwnMix() && ! ($this->jar->product->levelMl > 0)), $first->thinnerPerPaint, count($this->needs), $cm2, $thick, $first->tool, $livesMinutes);
     }
 }

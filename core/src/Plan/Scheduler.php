@@ -85,12 +85,7 @@ final class Scheduler
 
                 continue;
             }
-            if ($this->isMixedBefore($step, $at)) {
-                $now = $this->cups->mix($step, $this->mixFrom($step, $now, $at), $this->exactly($step));
-
-                continue;
-            }
-            $now = $at;
+            $now = $this->isMixedBefore($step, $at) ? $this->cups->mix($step, $at, $at + $this->mixing($step, $at)) : $at;
             unset($candidates[$key]);
             $end = $now + (int) ceil($minutes) * 60;
             $this->planned[$key] = new PlannedStep($step, $places[$key], $now, $end, $minutes, $this->holdsOn($step), $waitsOn[$key], $this->sequence->waitsOn($key));
@@ -130,12 +125,15 @@ final class Scheduler
         return ! $this->gun->isLoadedFor($step, $at) && $this->cups->isDueBefore($step, $at);
     }
 
-    /** It is mixed while the last wait before it runs, where the hands are free and at the bench. */
-    private function mixFrom(Step $step, int $now, int $at): int
+    /** Seconds the mixing before it takes at a moment; fitted in before a time the user fixed. */
+    private function mixing(Step $step, int $at): int
     {
-        $from = max($now, $at - 60 * CupCare::MINUTES);
+        if (! $this->isMixedBefore($step, $at)) {
+            return 0;
+        }
+        $exactly = $this->exactly($step);
 
-        return $this->exactly($step) !== null || $this->calendar->earliestFit($from, CupCare::MINUTES) === $from ? $from : $at;
+        return $exactly === null ? 60 * CupCare::MINUTES : min(60 * CupCare::MINUTES, max(0, $exactly - $at));
     }
 
     /** Cleans the gun as soon as the hands are free, and says when they are again. */
@@ -167,7 +165,7 @@ final class Scheduler
     }
 
     /**
-     * Which candidate is done next, and when.
+     * Which candidate is done next, and when its mixing, or it, is begun.
      *
      * @param  non-empty-array<string, Step>  $candidates
      * @return array{string, int}
@@ -178,7 +176,9 @@ final class Scheduler
             $closing = $loaded = $first = null;
             $later = PHP_INT_MAX;
             foreach ($candidates as $key => $step) {
-                $from = $this->openFrom($step, $now);
+                // It is mixed while the last wait before it runs, never for a coat that may not follow at once.
+                $mixing = $this->mixing($step, $now);
+                $from = $this->openFrom($step, $now + $mixing) - $mixing;
                 if ($from > $now) {
                     $later = min($later, $from);
 
@@ -227,9 +227,7 @@ final class Scheduler
 
     private function fit(Step $step, int $from): int
     {
-        $mixing = $this->isMixedBefore($step, $from) ? CupCare::MINUTES : 0;
-
-        return $this->exactly($step) !== null ? $from : $this->calendar->earliestFit($from, $mixing + $this->minutes($step, $from));
+        return $this->exactly($step) !== null ? $from : $this->calendar->earliestFit($from, $this->mixing($step, $from) / 60 + $this->minutes($step, $from));
     }
 
     /** @return int|null the moment the user fixed for it, epoch seconds */

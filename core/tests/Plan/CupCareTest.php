@@ -27,10 +27,12 @@ final class CupCareTest extends TestCase
         foreach (range(401, 412) as $seed) {
             $build = new Build((new RandomBuild($seed))->said());
             $mixed = [];
-            foreach ($build->plan()->atTheBench() as $planned) {
+            $steps = $build->plan()->atTheBench();
+            foreach ($steps as $i => $planned) {
                 $id = $planned->step->product->id ?? '';
                 if ($planned->step->operation === Operation::Mix) {
                     self::assertSame(5, intdiv($planned->endEpoch - $planned->startEpoch, 60), "seed {$seed}");
+                    self::assertSame([$id, $planned->endEpoch], [$steps[$i + 1]->step->product?->id, $steps[$i + 1]->startEpoch], "seed {$seed}: its coat follows at once");
                     $mixed[$id] = $planned->endEpoch;
                 } elseif ($planned->step->operation->sprays() && $planned->step->product?->family->value !== 'aerosol') {
                     $last = max([$mixed[$id] ?? 0, ...array_map(static fn ($e): int => $e->product === $id ? $e->atEpoch : 0, $build->events)]);
@@ -103,7 +105,11 @@ final class CupCareTest extends TestCase
         self::assertSame(['Stir and mix sea grey', 'Cup', 'Cup is mixed'], [Words::title($now->step, $plan->context), Words::where($now->step, $plan->context), Words::button($now->step)]);
         self::assertSame(['bottle-mixed', 'Stir the jar to the bottom first.'], [$now->reasons[0]->rule, $now->reasons[0]->sentence]);
         self::assertSame($now->endEpoch, $plan->atTheBench()[1]->startEpoch, 'the coat follows at once');
+        self::assertSame('Spray grey, first mist coat on hull, is what comes out of it next.', $now->reasons[1]->sentence);
         self::assertStringContainsString('for 2 coats: ', Manner::of($now->step, $plan->context)[0]);
+        self::assertSame([2, 60.0, 1.5], [$now->step->cup?->coats, $now->step->cup->cm2, $now->step->cup->thick], 'a mist is half a coat');
+        self::assertEqualsWithDelta(60 * 1.5 * 8e-4 / (0.3 * 0.5) * 1.65 + 0.3, $now->step->cup->ml, 1e-9, 'as the Mix station would have it for 60 cm² and a coat and a half');
+        self::assertEqualsWithDelta(1.1, $now->step->cup->measuredMl(), 1e-9);
     }
 
     public function test_once_pressed_the_coat_is_what_comes_and_taken_back_the_cup_is_there_again(): void
