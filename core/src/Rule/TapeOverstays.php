@@ -7,12 +7,14 @@ namespace AmberStep\Core\Rule;
 use AmberStep\Core\Document\Id;
 use AmberStep\Core\Drying\Wait;
 use AmberStep\Core\Kit\Edit;
+use AmberStep\Core\Kit\NotBefore;
 use AmberStep\Core\Kit\Pin;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Plan\Manner;
 use AmberStep\Core\Plan\MaskSteps;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
+use AmberStep\Core\Plan\PlannedStep;
 
 /** A mask that stays longer than its medium allows: its glue creeps, or it marks the paint. */
 final class TapeOverstays implements Judges
@@ -46,7 +48,7 @@ final class TapeOverstays implements Judges
             if ($medium === Medium::HeldCard || $stay <= $medium->longestStayMinutes($bare)) {
                 continue;
             }
-            yield new Finding($this->id(), Severity::Think, ucfirst($medium->word()).' stays on for '.self::span($stay), "{$medium->word()} on {$context->pieceName($step->pieceId)} should be off after ".Wait::span($medium->longestStayMinutes($bare)).': '.self::leaves($medium), [$step->pieceId, ...$step->targets], [$step->key], $this->fixes($outlook, $step->key, $step->purpose, $step->pieceId, $bare, $stay));
+            yield new Finding($this->id(), Severity::Think, ucfirst($medium->word()).' stays on for '.self::span($stay), "{$medium->word()} on {$context->pieceName($step->pieceId)} should be off after ".Wait::span($medium->longestStayMinutes($bare)).': '.self::leaves($medium), [$step->pieceId, ...$step->targets], [$step->key], $this->fixes($outlook, $step->key, $step->purpose, $step->pieceId, $bare, $stay, $medium));
         }
     }
 
@@ -68,12 +70,17 @@ final class TapeOverstays implements Judges
     }
 
     /** @return list<Fix> */
-    private function fixes(Outlook $outlook, string $unmask, string $purpose, string $piece, bool $bare, float $stay): array
+    private function fixes(Outlook $outlook, string $unmask, string $purpose, string $piece, bool $bare, float $stay, Medium $worn): array
     {
         $fixes = [];
         $mask = str_replace('/unmask/', '/mask/', $unmask);
         $targets = ($outlook->context->steps->find($unmask) ?? $outlook->left[$unmask]->step)->targets;
-        if ($outlook->isLeft($mask)) {
+        $planned = $outlook->left[$mask] ?? null;
+        if ($planned !== null) {
+            $fixes = $this->later($outlook, $planned, $stay - $worn->longestStayMinutes($bare));
+        }
+        // Nothing that holds longer gives a soft edge.
+        if ($planned !== null && $worn !== Medium::Putty) {
             foreach ([Medium::CutFilm, Medium::PaperTape] as $medium) {
                 if ($medium->longestStayMinutes($bare) >= $stay) {
                     $fixes[] = new Fix(ucfirst($medium->word()).' instead', [Edit::pin(new Pin(Id::from('medium', $unmask, $medium->value), Operation::Mask, $piece, explode('+', $purpose)[0], medium: $medium))]);
@@ -87,5 +94,25 @@ final class TapeOverstays implements Judges
         }
 
         return $fixes;
+    }
+
+    /**
+     * Laid just before the coat it is for, where the days it stays too long are those before that coat.
+     *
+     * @param  float  $over  minutes it stays too long
+     * @return list<Fix>
+     */
+    private function later(Outlook $outlook, PlannedStep $mask, float $over): array
+    {
+        $coat = null;
+        foreach ($outlook->left as $other) {
+            if ($other->step->pieceId === $mask->step->pieceId && $other->step->operation->sprays() && $other->startEpoch >= $mask->endEpoch && ($coat === null || $other->startEpoch < $coat->startEpoch)) {
+                $coat = $other;
+            }
+        }
+        $at = $coat === null ? 0 : $coat->startEpoch - ($mask->endEpoch - $mask->startEpoch);
+        $set = array_filter($outlook->context->kit->notBefore, static fn (NotBefore $n): bool => $n->step === $mask->step->key);
+
+        return $set !== [] || $at - $mask->startEpoch <= 60 * $over ? [] : [new Fix('Lay it just before the coat', [Edit::add('notBefore', (new NotBefore(Id::from('later', $mask->step->key), $mask->step->key, $at))->toArray())])];
     }
 }
