@@ -9,6 +9,7 @@ use AmberStep\Core\Log\EventKind;
 use AmberStep\Core\Log\Log;
 use AmberStep\Core\Material\Product as Paint;
 use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Mixing\Remade;
 use AmberStep\Core\Mixing\UseBook;
 use App\Models\Event;
 use App\Models\Product;
@@ -67,7 +68,8 @@ final class ShelfRepository
     }
 
     /**
-     * Puts products on the shelf as they are given: changed where their id is known, new where it is not.
+     * Puts products on the shelf as they are given: changed where their id is known, new where it is not. What is mixed
+     * from one that changed is worked out anew.
      *
      * @param  list<Paint>  $products
      * @return array{int, int} how many are new, how many were changed
@@ -82,7 +84,11 @@ final class ShelfRepository
                     $this->addMissing([$product]);
                     $added++;
                 } elseif ($known->body !== $product->toArray()) {
-                    $known->update(['body' => $product->toArray()]);
+                    $recipes = Remade::after(Paint::fromArray($known->body), $product, $this->shelf());
+                    foreach ([$product, ...$recipes] as $paint) {
+                        Product::query()->whereKey($paint->id)->firstOrFail()->update(['body' => $paint->toArray()]);
+                    }
+                    $this->forget();
                     $changed++;
                 }
             }

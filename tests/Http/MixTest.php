@@ -323,6 +323,21 @@ final class MixTest extends AppTestCase
         }
     }
 
+    public function test_a_spoon_of_one_paint_is_in_the_recipes_that_are_mixed_from_it(): void
+    {
+        $pale = $this->paint('Linnet Pale Grey');
+        $haze = fn (): ?string => Product::query()->findOrFail($this->paint('Cockpit Haze'))->body['swatch'] ?? null;
+        [$was, $level] = [$haze(), Product::query()->findOrFail($this->paint('Cockpit Haze'))->body['levelMl']];
+        $grey = $this->paint('Linnet Sea Grey');
+        $spoon = ['paints' => [['product' => $grey, 'ml' => 1], ['product' => $pale, 'ml' => 3]], 'coats' => '4', 'which' => $grey, 'readings' => [['ground' => '#9B9B9B', 'lighter' => -4]]];
+        self::assertStringNotContainsString('predicted anew', $this->send('POST', '/api/spoons', $spoon)->assertOk()->json('says'));
+        self::assertSame($was, $haze(), 'not kept, nothing changes');
+
+        self::assertStringContainsString('What is mixed from it is predicted anew: Cockpit Haze.', $this->send('POST', '/api/spoons', [...$spoon, 'keep' => true])->assertOk()->json('says'));
+        self::assertNotSame($was, $haze());
+        self::assertSame($level, Product::query()->findOrFail($this->paint('Cockpit Haze'))->body['levelMl']);
+    }
+
     public function test_a_kept_recipe_is_predicted_by_its_own_spoon(): void
     {
         $orange = array_column($this->send('GET', "/api/builds/{$this->buildId()}/mix")->json('recipes'), null, 'name')['Tow Orange'];

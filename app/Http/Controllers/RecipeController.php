@@ -7,10 +7,12 @@ namespace App\Http\Controllers;
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
+use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Mixing\Ask;
 use AmberStep\Core\Mixing\KeptRecipe;
 use AmberStep\Core\Mixing\Order;
 use AmberStep\Core\Mixing\RecipeLine;
+use AmberStep\Core\Mixing\Remade;
 use App\Http\Answer;
 use App\Http\Presenters\JarPresenter;
 use App\Http\Presenters\KitPresenter;
@@ -68,6 +70,8 @@ final readonly class RecipeController
             throw BadDocument::at('parts', 'are empty', 'name at least one paint');
         }
         $product = $recipe->asProduct($same->id ?? strtoupper((string) Str::ulid()), $name, $shelf, $kept);
+        // Another recipe under the name is another paint: only its jar is the same.
+        $product = $same === null ? $product : $product->with(array_diff_key(Remade::ofTheJar($same), ['optics' => true, 'triedOn' => true]));
         $this->shelf->put([$product]);
 
         return $this->answer->json(['product' => KitPresenter::product($product)], 201);
@@ -85,14 +89,15 @@ final readonly class RecipeController
         [$ask, $reading] = [$in->whole('ask', 0, 7, 0), $in->whole('reading', 0, 5, 0)];
         $in->refuseTheRest();
         $problems->throwIfAny();
-        $shelf = $this->shelf->shelf();
-        $known = $shelf->find($product);
-        if ($known?->mix === null) {
-            throw new NotFoundHttpException;
-        }
-        $fresh = $known->mix->answered($ask, $reading)->asProduct($known->id, $known->name, $shelf, $known->levelMl);
-        $this->shelf->put([$fresh]);
+        $this->shelf->change(static function (Shelf $shelf) use ($product, $ask, $reading): array {
+            $known = $shelf->find($product);
+            if ($known?->mix === null) {
+                throw new NotFoundHttpException;
+            }
 
-        return $this->answer->json(['product' => KitPresenter::product($fresh)]);
+            return [$known->mix->answered($ask, $reading)->asProduct($known->id, $known->name, $shelf, $known->levelMl)->with(Remade::ofTheJar($known))];
+        });
+
+        return $this->answer->json(['product' => KitPresenter::product($this->shelf->shelf()->find($product) ?? throw new NotFoundHttpException)]);
     }
 }

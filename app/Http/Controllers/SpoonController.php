@@ -15,7 +15,10 @@ use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Mixing\Order;
+use AmberStep\Core\Mixing\Remade;
+use AmberStep\Core\Rule\Say;
 use App\Clock\BenchClock;
 use App\Http\Answer;
 use App\Repositories\ShelfRepository;
@@ -71,11 +74,15 @@ final readonly class SpoonController
         $note = $field === 'scatters'
             ? sprintf('hides %s its %s (S %.2f, was %.2f)', self::than($is, $was), $product->optics === null ? 'class' : 'last spoon', $is, $was)
             : sprintf('tints %s before (strength %.2f, was %.2f)', self::than($is, $was), $is, $was);
+        $recipes = [];
         if ($keep) {
-            $this->shelf->put([$product->with(['optics' => ['scatters' => round($field === 'scatters' ? $is : Coverage::scattering($product), 4), 'strength' => round($field === 'strength' ? $is : Coverage::strength($product), 4), 'spoon' => Instant::format($this->clock->epoch()), 'note' => $note]])]);
+            $optics = ['scatters' => round($field === 'scatters' ? $is : Coverage::scattering($product), 4), 'strength' => round($field === 'strength' ? $is : Coverage::strength($product), 4), 'spoon' => Instant::format($this->clock->epoch()), 'note' => $note];
+            $recipes = Remade::after($product, $product->with(['optics' => $optics]), $this->shelf->shelf());
+            $this->shelf->change(static fn (Shelf $shelf): array => [($shelf->find($product->id) ?? $product)->with(['optics' => $optics])]);
         }
+        $anew = $recipes === [] ? '' : ' What is mixed from it is predicted anew: '.Say::listed(array_map(static fn (Product $p): string => $p->name, $recipes)).'.';
 
-        return $this->answer->json(['product' => $product->id, 'says' => ucfirst($product->name).' '.$note.'; what was seen and what is now predicted differ by ΔE '.sprintf('%.1f', $left).'.', 'was' => round($was, 3), 'is' => round($is, 3), 'kept' => $keep, 'predicted' => self::predicted($blend, $coats, $readings)]);
+        return $this->answer->json(['product' => $product->id, 'says' => ucfirst($product->name).' '.$note.'; what was seen and what is now predicted differ by ΔE '.sprintf('%.1f', $left).'.'.$anew, 'was' => round($was, 3), 'is' => round($is, 3), 'kept' => $keep, 'predicted' => self::predicted($blend, $coats, $readings)]);
     }
 
     /** @return array{Product, float}|null */

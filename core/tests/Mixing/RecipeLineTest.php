@@ -15,6 +15,7 @@ use AmberStep\Core\Mixing\Jar;
 use AmberStep\Core\Mixing\KeptRecipe;
 use AmberStep\Core\Mixing\Part;
 use AmberStep\Core\Mixing\RecipeLine;
+use AmberStep\Core\Mixing\Remade;
 use AmberStep\Core\Mixing\Saving;
 use AmberStep\Core\Mixing\Stuff;
 use AmberStep\Core\Spray\Task;
@@ -107,6 +108,28 @@ final class RecipeLineTest extends TestCase
         self::assertSame('lacquer thinner', self::read('1 alcohol sand + 1 lacquer thinner')->asProduct($product->id, 'x', $shelf, null)->thinnedWith?->value);
         $this->expectException(BadDocument::class);
         self::read('1 lacquer bronze + 1 lacquer red')->asProduct($product->id, 'flakes', $shelf, null);
+    }
+
+    public function test_a_paint_known_better_is_in_all_that_is_mixed_from_it(): void
+    {
+        $paints = self::shelf();
+        $grey = array_values(array_filter($paints->products, static fn (Product $p): bool => $p->name === 'sea grey'))[0];
+        $haze = self::read('3 sea grey + 1 ground white')->asProduct('01K00000000000000000000991', 'haze', $paints, 2.0)->with(['dropsPerMl' => 24, 'stirred' => '2026-03-01T19:00:00Z'])->withSpectrum();
+        $with = new Shelf([...$paints->products, $haze]);
+        $mist = (new RecipeLine($with))->read('1 haze + 2 ground white');
+        $mist = (new KeptRecipe($mist->parts, $mist->products))->asProduct('01K00000000000000000000992', 'mist', $with, null)->withSpectrum();
+        $own = $haze->with(['id' => '01K00000000000000000000993', 'name' => 'own', 'optics' => ['scatters' => 2.5, 'strength' => 1, 'spoon' => '2026-03-01T19:00:00Z', 'note' => 'seen']]);
+        $shelf = new Shelf([...$paints->products, $haze, $mist, $own]);
+        $seen = $grey->with(['optics' => ['scatters' => 0.2, 'strength' => 3, 'spoon' => '2026-03-02T19:00:00Z', 'note' => 'seen']]);
+        $again = array_column(Remade::after($grey, $seen, $shelf), null, 'name');
+
+        self::assertSame(['haze', 'own', 'mist'], array_keys($again), 'and what is mixed from the mix');
+        self::assertEqualsWithDelta((3 * 0.2 + 1.4) / 4, $again['haze']->optics?->scatters, 1e-4);
+        self::assertNotSame($haze->swatch, $again['haze']->swatch, 'it tints more');
+        self::assertSame([2.0, 24.0, $haze->stirredEpoch], [$again['haze']->levelMl, $again['haze']->dropsPerMl, $again['haze']->stirredEpoch], 'its jar is the same');
+        self::assertSame($again['haze']->swatch, $again['haze']->spectrum()->srgb()->hex());
+        self::assertSame(2.5, $again['own']->optics?->scatters, 'what was seen of the mix itself stands');
+        self::assertSame([], Remade::after($grey, $grey->with(['levelMl' => 1, 'price' => 9.9]), $shelf), 'a level changes no look');
     }
 
     public function test_what_a_cup_does_not_bear_is_said(): void
