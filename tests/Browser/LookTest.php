@@ -21,6 +21,13 @@ final class LookTest extends BrowserTestCase
         'layers' => ['in microns', 'by stage', 'as a table', 'in order'],
     ];
 
+    /** What is taller than the box it stands in, or runs out of it sideways without the three dots of a name too long. */
+    private const CUT = <<<'JS'
+        return [...document.querySelectorAll('.line-name, .station, .edge-tab, .view, .plain-press, .card-title, button')]
+            .filter((e) => e.offsetParent !== null && (e.scrollHeight > e.clientHeight + 2 || e.scrollWidth > e.clientWidth + 2) && getComputedStyle(e).textOverflow !== 'ellipsis')
+            .map((e) => e.className + ': ' + e.textContent);
+        JS;
+
     /** Each view is opened once, and looked at in every way: a page load costs more than all of its checks. */
     public function test_each_view_is_clean_under_axe_in_both_surrounds_fits_every_window_and_loads_nothing_it_may_not(): void
     {
@@ -30,6 +37,7 @@ final class LookTest extends BrowserTestCase
                 $this->browser->size($width, $height);
                 $this->browser->until(fn (): bool => $this->browser->script('return document.documentElement.scrollWidth') <= $width, "{$station} is wider than {$width}");
             }
+            self::assertSame([], $this->browser->script(self::CUT), "{$station} cuts its words");
             $this->cleanInBoth($station);
             foreach (self::STATES[$station] ?? [] as $press) {
                 $this->browser->press($press);

@@ -63,7 +63,7 @@ export function HowMuch({ order, set, mixed, colour, levels, wrong }: Props): Re
                 value={order.tool ?? 'airbrush'}
                 onChange={(e) => set({ ...order, tool: e.currentTarget.value })}
                 data={[
-                    { value: 'airbrush', label: 'airbrush, wider than the spray' },
+                    { value: 'airbrush', label: 'airbrush, over 30 mm wide' },
                     { value: 'airbrush-small', label: 'airbrush, small parts' },
                     { value: 'airbrush-rails', label: 'airbrush, rails and etch' },
                     { value: 'aerosol', label: 'aerosol' },
