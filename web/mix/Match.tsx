@@ -66,15 +66,10 @@ export function Match({ page, take }: { page: MixPage; take: (jars: string[], pa
                     {unread}
                 </p>
             )}
-            <div className="match-jars" role="group" aria-label="Two to four jars">
-                {paints.map((p) => (
-                    <button key={p.id} type="button" className="jar" aria-pressed={jars.includes(p.id)} onClick={() => press(p.id)} title={p.name}>
-                        <span className="swatch" style={{ background: p.swatch ?? 'transparent' }} aria-hidden="true" />
-                        {p.name}
-                    </button>
-                ))}
-            </div>
-            {!asked && <p>Choose two to four jars.</p>}
+            <h3 className="match-head" id="match-out-of">
+                {jars.length === 0 ? 'Out of two to four jars' : jars.length === 1 ? 'Out of this and another jar' : 'Out of these jars'}
+            </h3>
+            {jars.length > 0 && <JarPicks paints={paints.filter((p) => jars.includes(p.id))} chosen press={press} label="Chosen jars" />}
             {asked && data !== undefined && error === null && (
                 <ol className="match-found" data-testid="match">
                     {data.ratios.map((r) => (
@@ -93,6 +88,21 @@ export function Match({ page, take }: { page: MixPage; take: (jars: string[], pa
                     ))}
                 </ol>
             )}
+            {jars.length > 0 && <h3 className="match-head">{asked ? 'Other jars' : 'The jars'}</h3>}
+            <JarPicks paints={paints.filter((p) => !jars.includes(p.id))} chosen={false} press={press} label={asked ? 'Other jars' : 'Jars'} />
         </section>
+    );
+}
+
+function JarPicks({ paints, chosen, press, label }: { paints: MixPage['paints']; chosen: boolean; press: (id: string) => void; label: string }): ReactElement {
+    return (
+        <div className="match-jars" role="group" aria-label={label}>
+            {paints.map((p) => (
+                <button key={p.id} type="button" className="jar" aria-pressed={chosen} onClick={() => press(p.id)} title={p.name}>
+                    <span className="swatch" style={{ background: p.swatch ?? 'transparent' }} aria-hidden="true" />
+                    {p.name}
+                </button>
+            ))}
+        </div>
     );
 }
