@@ -33,6 +33,7 @@ Route::get('builds/{build}/sheet', [BuildController::class, 'sheet']);
 Route::get('builds/{build}/plan', [BuildController::class, 'plan']);
 Route::get('builds/{build}/log', [BuildController::class, 'log']);
 Route::get('builds/{build}/finish', [BuildController::class, 'finish']);
+Route::get('builds/{build}/find', [BuildController::class, 'find']);
 Route::get('builds/{build}/kit', [KitController::class, 'show']);
 Route::post('builds/blank', [KitController::class, 'blank']);
 Route::post('builds/{build}/copy', [KitController::class, 'copy']);

@@ -395,6 +395,53 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/builds/{build}/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What can be looked for by its name. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Pieces, areas, places to make good, paints, steps that are left, and rules. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Found"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/builds/{build}/kit": {
         parameters: {
             query?: never;
@@ -3125,6 +3172,19 @@ export interface components {
         Fix: {
             title: string;
             edits: components["schemas"]["Edit"][];
+        };
+        Found: {
+            now: components["schemas"]["Instant"];
+            build: components["schemas"]["BuildName"];
+            things: components["schemas"]["Thing"][];
+        };
+        Thing: {
+            /** @enum {string} */
+            kind: "piece" | "area" | "place" | "paint" | "step" | "rule";
+            id: string;
+            name: string;
+            /** @description where it is, or what it is about */
+            says: string;
         };
         Finding: {
             key: string;

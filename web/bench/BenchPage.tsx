@@ -1,6 +1,6 @@
 import './bench.css';
 import { useMemo, useState, type ReactElement } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { useNow } from '../frame/clock';
 import { useKeys } from '../frame/keys';
 import { record, useOutbox } from '../frame/outbox';
@@ -23,6 +23,7 @@ type Sheet = 'fault' | 'time' | null;
 export default function BenchPage({ buildId }: { buildId: string }): ReactElement {
     const at = useNow();
     const [minutes, setMinutes] = useMinutes();
+    const [query] = useSearchParams();
     const { data: bench, isPlaceholderData } = useBench(buildId, minutes);
     const [sheet, show] = useState<Sheet>(null);
     const pending = useOutbox();
@@ -70,7 +71,7 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                 {bench.follows.length > 0 && <TurnRound bench={bench} />}
             </div>
             <aside className="bench-side">
-                <HandsOff bench={bench} />
+                <HandsOff bench={bench} asked={query.get('piece')} />
                 {bench.closing.map((hold) => (
                     <Closing key={hold.key} hold={hold} />
                 ))}

@@ -1,12 +1,18 @@
-import type { ReactElement } from 'react';
+import { useCallback, type ReactElement } from 'react';
 import type { Bench } from '../api/types';
 import { Mark } from '../drawing/Mark';
 import { useNow } from '../frame/clock';
 import { leftOf } from '../frame/Edge';
 import { minutesUntil, span, wall } from '../frame/words';
 
-/** Pieces to leave alone, each with its clock; then what is shut and what it waits for. */
-export function HandsOff({ bench }: { bench: Bench }): ReactElement {
+/**
+ * Pieces to leave alone, each with its clock; then what is shut and what it waits for.
+ *
+ * @param asked - the piece one came for from the hold line
+ */
+export function HandsOff({ bench, asked }: { bench: Bench; asked: string | null }): ReactElement {
+    const come = useCallback((row: HTMLLIElement | null): void => row?.scrollIntoView({ block: 'nearest' }), []);
+    const here = (pieceId: string): { ref?: typeof come; 'aria-current'?: 'true' } => (asked !== null && pieceId === asked ? { ref: come, 'aria-current': 'true' } : {});
     const at = useNow();
     const zone = bench.build.zone;
     const held = bench.holds.filter((h) => !h.closing && Date.parse(h.until) > at);
@@ -20,7 +26,7 @@ export function HandsOff({ bench }: { bench: Bench }): ReactElement {
             {held.length === 0 && shut.length === 0 && <p className="hands-none">Nothing waits.</p>}
             <ul>
                 {held.map((hold) => (
-                    <li key={hold.key} data-testid="hold">
+                    <li key={hold.key} data-testid="hold" {...here(hold.pieceId)}>
                         <Mark kind="hold" size={38} left={leftOf(hold.from, hold.until, at)} />
                         <span>
                             <strong>{hold.label.replace(/, [^,]*$/, '')}</strong>
@@ -33,7 +39,7 @@ export function HandsOff({ bench }: { bench: Bench }): ReactElement {
                     </li>
                 ))}
                 {shut.map((piece) => (
-                    <li key={piece.pieceId}>
+                    <li key={piece.pieceId} {...here(piece.pieceId)}>
                         <Mark kind="shut" size={38} />
                         <span>
                             <strong>{piece.name}</strong>

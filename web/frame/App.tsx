@@ -1,6 +1,7 @@
 import { lazy, Suspense, useMemo, useState, type ReactElement } from 'react';
 import { Link, Navigate, Route, Routes, useLocation, useNavigate, useParams } from 'react-router';
 import { Edge } from './Edge';
+import { FindSheet } from './FindSheet';
 import { HelpSheet } from './HelpSheet';
 import { HoldLine } from './HoldLine';
 import { ImportSheet } from './ImportSheet';
@@ -49,6 +50,7 @@ function Screen(): ReactElement {
     const frame = useFrame();
     const go = useNavigate();
     const [help, showHelp] = useState(false);
+    const [finding, find] = useState(false);
     const [importing, bringIn] = useState(false);
     const { pathname } = useLocation();
     const first = frame.data?.builds[0]?.id;
@@ -61,6 +63,7 @@ function Screen(): ReactElement {
             l: () => build !== undefined && void go(`/b/${build}/lists`),
             h: () => build !== undefined && void go(`/b/${build}/house`),
             n: () => bringIn(true),
+            '/': () => build !== undefined && find(true),
             '?': () => showHelp(true),
         }),
         [build, go],
@@ -87,6 +90,11 @@ function Screen(): ReactElement {
                     <Link className="station stations-foot" to={`/b/${build}/house`} aria-current={pathname.endsWith('/house') ? 'page' : undefined}>
                         House rules
                     </Link>
+                )}
+                {build !== undefined && (
+                    <button type="button" className="station" onClick={() => find(true)}>
+                        Find
+                    </button>
                 )}
                 <button type="button" className={build === undefined ? 'station stations-foot' : 'station'} onClick={() => showHelp(true)}>
                     Help
@@ -126,6 +134,7 @@ function Screen(): ReactElement {
                     </div>
                 )}
             </main>
+            {build !== undefined && <FindSheet buildId={build} opened={finding} close={() => find(false)} />}
             <HelpSheet opened={help} close={() => showHelp(false)} />
             <ImportSheet opened={importing} close={() => bringIn(false)} />
         </div>

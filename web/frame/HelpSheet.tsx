@@ -7,6 +7,7 @@ const KEYS: [string, string][] = [
     ['1', 'Kit: what it is made of, typed in'],
     ['2', 'Surface: every seam, what fills it, and the grits'],
     ['3', 'Layers: the whole finish edge-on, and what the rules find'],
+    ['5', 'Mix: how much, in what ratio, and what it will look like'],
     ['6', 'Bench: what to do now'],
     ['8', 'Log: what was done'],
     ['Enter', 'on the Bench: the step is done'],
@@ -21,6 +22,7 @@ const KEYS: [string, string][] = [
     ['Ctrl Enter', 'in the Kit: take the lines in'],
     ['Ctrl Space', 'in the Kit: find a paint'],
     ['Arrows', 'in the drawing and in tables: go from place to place'],
+    ['/', 'find a piece, area, place, paint, step or rule'],
     ['?', 'this list'],
 ];
 

@@ -1,6 +1,6 @@
 import { focusManager, QueryClient, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { api } from '../api/client';
-import type { Bench, Booklet, Breakdown, ColourLists, Frame, Kit, LogPage, Mixed, MixOrder, MixPage, Plan, SurfacePage } from '../api/types';
+import type { Bench, Booklet, Breakdown, ColourLists, Found, Frame, Kit, LogPage, Mixed, MixOrder, MixPage, Plan, SurfacePage } from '../api/types';
 import { freeze } from './clock';
 
 const POLL_MS = 15000;
@@ -39,6 +39,10 @@ export function useBench(buildId: string, minutes: number): UseQueryResult<Bench
 
 export function usePlan(buildId: string): UseQueryResult<Plan> {
     return useQuery({ queryKey: ['plan', buildId], queryFn: () => api.get<Plan>(`builds/${buildId}/plan`) });
+}
+
+export function useFind(buildId: string, asked: boolean): UseQueryResult<Found> {
+    return useQuery({ queryKey: ['find', buildId], queryFn: () => api.get<Found>(`builds/${buildId}/find`), enabled: asked, refetchInterval: false });
 }
 
 export function useLog(buildId: string, from: number): UseQueryResult<LogPage> {

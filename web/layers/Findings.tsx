@@ -8,10 +8,12 @@ interface Props {
     /** The number a finding carries in the drawing. */
     numbers: Map<string, number>;
     change: Change;
+    /** The rule one came for: its notes are not folded away. */
+    rule: string | null;
 }
 
 /** What the rules say about the plan, stops first; each with its ways out. */
-export function Findings({ plan, numbers, change }: Props): ReactElement {
+export function Findings({ plan, numbers, change, rule }: Props): ReactElement {
     const open = plan.findings.filter((f) => f.accepted === null && f.severity !== 'note');
     const notes = plan.findings.filter((f) => f.accepted === null && f.severity === 'note');
     const accepted = plan.findings.filter((f) => f.accepted !== null);
@@ -28,7 +30,7 @@ export function Findings({ plan, numbers, change }: Props): ReactElement {
                 <FindingCard key={finding.key} finding={finding} number={numbers.get(finding.key)} change={change} />
             ))}
             {notes.length > 0 && (
-                <details className="notes">
+                <details className="notes" open={notes.some((f) => f.rule === rule)}>
                     <summary>{notes.length === 1 ? '1 thing' : `${notes.length} things`} worth knowing</summary>
                     {notes.map((finding) => (
                         <FindingCard key={finding.key} finding={finding} change={change} />

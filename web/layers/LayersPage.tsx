@@ -3,6 +3,7 @@ import './drawing.css';
 import { Button } from '@mantine/core';
 import { useViewportSize } from '@mantine/hooks';
 import { useCallback, useMemo, useState, type ReactElement } from 'react';
+import { useSearchParams } from 'react-router';
 import type { Plan } from '../api/types';
 import { useNow } from '../frame/clock';
 import { PrintFoot, PrintHead } from '../frame/Printed';
@@ -14,8 +15,9 @@ import { CellPanel } from './CellPanel';
 import { Drawing, type Spot } from './Drawing';
 import { FilmDrawing } from './FilmDrawing';
 import { Findings } from './Findings';
-import { LABELS, piecesOf, place } from './geometry';
+import { LABELS, piecesOf, place, spotOf } from './geometry';
 import { Pinned } from './Pinned';
+import { RuleCard } from './RuleCard';
 import { RowLabels } from './RowLabels';
 import { SectionTable } from './SectionTable';
 import { StageList } from './StageList';
@@ -32,16 +34,18 @@ const VIEWS: [View, string][] = [
 /** The whole finish as one drawing, with what the rules find beside it. */
 export default function LayersPage({ buildId }: { buildId: string }): ReactElement {
     const { data: plan } = usePlan(buildId);
+    const [query] = useSearchParams();
 
-    return plan === undefined ? <p>Working out the plan.</p> : <Layers key={plan.build.id} plan={plan} />;
+    return plan === undefined ? <p>Working out the plan.</p> : <Layers key={`${plan.build.id} ${query.toString()}`} plan={plan} asked={query} />;
 }
 
-function Layers({ plan }: { plan: Plan }): ReactElement {
+/** @param asked - the piece, area, step or rule one came for */
+function Layers({ plan, asked }: { plan: Plan; asked: URLSearchParams }): ReactElement {
     const at = useNow();
     const zone = plan.build.zone;
-    const [view, show] = useState<View>('order');
+    const [view, show] = useState<View>(asked.has('step') ? 'list' : 'order');
     const [fit, fitAll] = useState(true);
-    const [spot, setSpot] = useState<Spot | null>(null);
+    const [spot, setSpot] = useState<Spot | null>(() => spotOf(plan, asked));
     const [folded, fold] = useState<ReadonlySet<string>>(new Set());
     const [box, width] = useWidth();
     const change = useChange(plan.build.id, plan.build.revision);
@@ -137,7 +141,7 @@ function Layers({ plan }: { plan: Plan }): ReactElement {
                     </div>
                 </section>
             )}
-            {view === 'list' && <StageList plan={plan} />}
+            {view === 'list' && <StageList plan={plan} asked={asked.get('step')} />}
             {view === 'table' && (
                 <section className="card section-as-table">
                     <SectionTable plan={plan} />
@@ -160,8 +164,9 @@ function Layers({ plan }: { plan: Plan }): ReactElement {
                         }}
                     />
                 )}
+                {asked.has('rule') && <RuleCard plan={plan} rule={asked.get('rule') ?? ''} />}
                 <Pinned plan={plan} change={change} />
-                <Findings plan={plan} numbers={numbers} change={change} />
+                <Findings plan={plan} numbers={numbers} change={change} rule={asked.get('rule')} />
             </aside>
             <PrintFoot />
             {plan.undoable !== null && (

@@ -5,7 +5,7 @@ import { wall } from '../frame/words';
 import { StageRow } from './StageRow';
 
 /** The plan by stage, from the next to the last, with what is done to gun and cup between them. */
-export function StageList({ plan }: { plan: Plan }): ReactElement {
+export function StageList({ plan, asked }: { plan: Plan; asked: string | null }): ReactElement {
     const at = useNow();
     const zone = plan.build.zone;
     const gun = [...plan.cleaning, ...plan.cups].sort((a, b) => (a.start < b.start ? -1 : 1));
@@ -23,7 +23,7 @@ export function StageList({ plan }: { plan: Plan }): ReactElement {
                 {plan.stages[0] !== undefined && between(null, plan.stages[0].start)}
                 {plan.stages.map((stage, i) => (
                     <Fragment key={stage.stage}>
-                        <StageRow stage={stage} number={i + 1} zone={zone} />
+                        <StageRow stage={stage} number={i + 1} zone={zone} asked={asked} />
                         {between(stage.start, plan.stages[i + 1]?.start ?? null)}
                     </Fragment>
                 ))}

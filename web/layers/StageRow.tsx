@@ -8,9 +8,10 @@ import { minutesUntil, span, wall } from '../frame/words';
 type Planned = Stage['steps'][number];
 
 /** One stage: what is done, on which pieces, from when; opened, each step says why it stands there. */
-export function StageRow({ stage, number, zone }: { stage: Stage; number: number; zone: string }): ReactElement {
+export function StageRow({ stage, number, zone, asked }: { stage: Stage; number: number; zone: string; asked: string | null }): ReactElement {
     const at = useNow();
-    const [open, turn] = useState(false);
+    const [open, turn] = useState(stage.steps.some((s) => s.key === asked));
+    const come = (row: HTMLLIElement | null): void => row?.scrollIntoView({ block: 'center' });
     const best = bestOf(stage.steps);
     const pieces = [...new Set(stage.steps.map((s) => s.piece))];
     const id = `stage-${number}`;
@@ -37,7 +38,7 @@ export function StageRow({ stage, number, zone }: { stage: Stage; number: number
             {open && (
                 <ul id={id} className="stage-steps">
                     {stage.steps.map((step) => (
-                        <li key={step.key}>
+                        <li key={step.key} ref={step.key === asked ? come : undefined} aria-current={step.key === asked ? 'true' : undefined}>
                             <Mark kind={step.aspect.kind} size={16} left={leftOf(step.aspect.from, step.aspect.until, at)} />
                             <span>
                                 <strong>{step.title}</strong>, {step.where}

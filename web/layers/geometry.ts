@@ -1,4 +1,4 @@
-import type { RowKind, Section, SectionColumn } from '../api/types';
+import type { Plan, RowKind, Section, SectionColumn } from '../api/types';
 
 export const LABELS = 172;
 export const FOOT = 122;
@@ -97,4 +97,14 @@ export function yOf(rows: number, { tops, heights }: Placed): number {
     const bottom = (tops[row] ?? 0) + (heights[row] ?? 0);
 
     return bottom - rest * (heights[row] ?? 0);
+}
+
+/** Where a piece or an area is looked at: what is planned on it next, or what lies on top. */
+export function spotOf(plan: Plan, asked: URLSearchParams): { column: number; row: number } | null {
+    const column = plan.section.columns.findIndex((c) => c.areaId === asked.get('area') || c.pieceId === asked.get('piece'));
+    const cells = plan.section.cells.filter((c) => c.column === column);
+    const rows = cells.filter((c) => c.steps.length > 0).map((c) => c.row);
+    const row = rows.length > 0 ? Math.min(...rows) : Math.max(...cells.map((c) => c.row));
+
+    return column < 0 || cells.length === 0 ? null : { column, row };
 }

@@ -32,12 +32,14 @@ export function linkForCup(buildId: string, paintId: string, cup: NonNullable<St
     return `/b/${buildId}/mix?${new URLSearchParams({ paint: paintId, ml: cup.ml.toFixed(2), cm2: String(cup.cm2), coats: String(cup.thick), tool: cup.tool }).toString()}`;
 }
 
-/** That cup, from the link. */
+/** That cup, from the link; or any paint that was looked for, at the usual amount. */
 export function orderForCup(page: MixPage, cup: URLSearchParams): MixOrder {
     const paint = page.paints.find((p) => p.id === cup.get('paint'));
     const usual = orderFor(page, page.colours.find((c) => c.product === paint?.id)?.id ?? null);
 
-    return paint === undefined ? usual : { ...usual, parts: poured(page, paint), known: 'total', ml: cup.get('ml') ?? '', cm2: cup.get('cm2') ?? '', coats: cup.get('coats') ?? '', tool: cup.get('tool') ?? 'airbrush' };
+    const amount = cup.has('ml') ? { known: 'total' as const, ml: cup.get('ml') ?? '', cm2: cup.get('cm2') ?? usual.cm2 ?? '', coats: cup.get('coats') ?? usual.coats ?? '', tool: cup.get('tool') ?? 'airbrush' } : {};
+
+    return paint === undefined ? usual : { ...usual, parts: poured(page, paint), ...amount };
 }
 
 /** A colour of the build as it stands in the plan: its paint, or its recipe, thinned in the middle of its range, for all its areas. */

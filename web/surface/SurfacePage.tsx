@@ -2,6 +2,7 @@ import '../layers/layers.css';
 import './surface.css';
 import { Button } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
+import { useSearchParams } from 'react-router';
 import { api } from '../api/client';
 import type { SurfacePage as Surface } from '../api/types';
 import { queries, useSurface } from '../frame/queries';
@@ -17,8 +18,9 @@ import { Round } from './Round';
 /** What judges see first: every place to be made good with how far it has come, the filler, the grits, and the rounds. */
 export default function SurfacePage({ buildId }: { buildId: string }): ReactElement {
     const { data } = useSurface(buildId);
+    const [query] = useSearchParams();
 
-    return data === undefined ? <p>Looking along the seams.</p> : <SurfaceStation data={data} />;
+    return data === undefined ? <p>Looking along the seams.</p> : <SurfaceStation key={query.get('place')} data={data} />;
 }
 
 type View = 'register' | 'round' | 'add';
@@ -26,7 +28,8 @@ type View = 'register' | 'round' | 'add';
 function SurfaceStation({ data }: { data: Surface }): ReactElement {
     const change = useChange(data.build.id, data.build.revision);
     const [view, show] = useState<View>('register');
-    const [chosen, choose] = useState<string | null>(null);
+    const [query] = useSearchParams();
+    const [chosen, choose] = useState<string | null>(query.get('place'));
     const place = data.places.find((p) => p.id === chosen) ?? data.places.find((p) => p.closes !== null) ?? data.places.find((p) => !p.good) ?? data.places[0];
     const own = (grit: string): void => {
         const owned = data.owned.includes(grit) ? data.owned.filter((g) => g !== grit) : [...data.owned, grit];

@@ -13,6 +13,7 @@ use App\Clock\BenchClock;
 use App\Http\Answer;
 use App\Http\AnswerCache;
 use App\Http\Presenters\BenchPresenter;
+use App\Http\Presenters\FindPresenter;
 use App\Http\Presenters\FinishPresenter;
 use App\Http\Presenters\KitPresenter;
 use App\Http\Presenters\LogPresenter;
@@ -78,6 +79,16 @@ final readonly class BuildController
             $loaded = $this->load($build);
 
             return ['build' => KitPresenter::name($loaded), ...(new LogPresenter($shelf->shelf()))->page($loaded, $from, $this->clock->epoch())];
+        }));
+    }
+
+    /** What can be looked for by its name, all of it: narrowed while one types, without asking again. */
+    public function find(string $build): Response
+    {
+        return $this->answer->kept($this->cache->remember("find/{$build}", function () use ($build): array {
+            $loaded = $this->load($build);
+
+            return ['build' => KitPresenter::name($loaded), 'things' => FindPresenter::things($this->planner->plan($loaded))];
         }));
     }
 

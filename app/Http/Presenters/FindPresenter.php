@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Presenters;
+
+use AmberStep\Core\Material\Product;
+use AmberStep\Core\Plan\Piece;
+use AmberStep\Core\Plan\Plan;
+use AmberStep\Core\Plan\Words;
+use AmberStep\Core\Rule\Finding;
+use AmberStep\Core\Rule\Rule;
+use AmberStep\Core\Rule\RuleBook;
+use AmberStep\Core\Rule\RuleWords;
+use AmberStep\Core\Surface\Place;
+
+/** All that can be looked for in a build by its name: pieces, areas, places to make good, paints, steps that are left, rules. */
+final class FindPresenter
+{
+    /** @return list<array{kind: string, id: string, name: string, says: string}> */
+    public static function things(Plan $plan): array
+    {
+        $context = $plan->context;
+        $speaks = array_count_values(array_map(static fn (Finding $f): string => $f->rule, $plan->findings));
+
+        return [
+            ...array_map(static fn (Piece $p): array => self::thing('piece', $p->id, $p->name, $plan->pieces[$p->id]->because ?? ''), array_values($context->breakdown->byId)),
+            ...array_map(static fn ($a): array => self::thing('area', $a->id, ucfirst($a->name), $context->pieceName($context->breakdown->pieceOfArea[$a->id] ?? '')), $context->kit->areas),
+            ...array_map(static fn (Place $p): array => self::thing('place', $p->id, ucfirst($p->name), $p->isJoint() ? 'a seam to make good' : 'a place to make good'), Place::all($context->kit)),
+            ...array_map(static fn (Product $p): array => self::thing('paint', $p->id, $p->name, $p->family->word()), array_values(array_filter($context->shelf->products, static fn (Product $p): bool => $p->swatch !== null))),
+            ...array_map(static fn ($s): array => self::thing('step', $s->step->key, Words::title($s->step, $context), Words::where($s->step, $context)), $plan->byTime()),
+            ...array_map(static fn (Rule $r): array => self::thing('rule', $r->id(), RuleWords::name($r), RuleWords::of($r).(isset($speaks[$r->id()]) ? ' It speaks here.' : '')), RuleBook::ofTheTrade()->rules),
+        ];
+    }
+
+    /** @return array{kind: string, id: string, name: string, says: string} */
+    private static function thing(string $kind, string $id, string $name, string $says): array
+    {
+        return ['kind' => $kind, 'id' => $id, 'name' => $name, 'says' => $says];
+    }
+}
