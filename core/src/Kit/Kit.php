@@ -193,6 +193,18 @@ final readonly class Kit
         return $id === null ? null : $this->coloursById[$id] ?? null;
     }
 
+    /** @return int|null the moment the user fixed for a step, epoch seconds */
+    public function exactly(string $stepKey): ?int
+    {
+        foreach ($this->notBefore as $pin) {
+            if ($pin->step === $stepKey && $pin->exactly) {
+                return $pin->atEpoch;
+            }
+        }
+
+        return null;
+    }
+
     /** The name of an area, joint, flaw, feature, piece or part; null where there is no such thing. */
     public function nameOf(string $id): ?string
     {

@@ -27,6 +27,9 @@ final class CupCare
     /** @var array<string, int> when what stands mixed was mixed, by product */
     private array $mixed = [];
 
+    /** @var array<string, int|null> seconds that the one in the log lives, where it was written down, by product */
+    private array $keeps = [];
+
     /** @var array<string, int> when its jar was last stirred, by product */
     private array $stirred = [];
 
@@ -36,6 +39,9 @@ final class CupCare
     /** @var list<PlannedCup> */
     private array $planned = [];
 
+    /** @var array<string, int> when a planned one was last sprayed out of, by product */
+    private array $used = [];
+
     /** @var array<string, PlannedCup> the one in use, by product */
     private array $inUse = [];
 
@@ -44,6 +50,7 @@ final class CupCare
         foreach ($context->surface->mixes as $mix) {
             $this->mixed[$mix->product] = $this->stirred[$mix->product] = $mix->atEpoch;
             $this->count[$mix->product] = ($this->count[$mix->product] ?? 0) + 1;
+            $this->keeps[$mix->product] = $mix->potLifeMinutes > 0 ? (int) (60 * $mix->potLifeMinutes) : null;
         }
         foreach ($context->surface->areas() as $state) {
             foreach ($state->layers as $layer) {
@@ -61,6 +68,7 @@ final class CupCare
         $mixed = $this->mixed[$product->id] ?? null;
         if ($mixed === null || $atEpoch - $mixed > $this->keepsSeconds($product, $mixed)) {
             $this->mixed[$product->id] = $atEpoch;
+            $this->keeps[$product->id] = null;
         }
     }
 
@@ -70,9 +78,17 @@ final class CupCare
         if (! $step->operation->sprays() || $step->product === null || $step->product->family === Family::Aerosol) {
             return false;
         }
-        $mixed = $this->mixed[$step->product->id] ?? null;
+        $id = $step->product->id;
+        $mixed = $this->mixed[$id] ?? null;
+        $lives = $mixed === null || ! isset($this->inUse[$id]) ? null : $this->lives($step->product, $mixed);
 
-        return $mixed === null || $atEpoch - $mixed > $this->keepsSeconds($step->product, $mixed);
+        return match (true) {
+            $mixed === null => true,
+            // One mix is planned for a session: where it dies before its end, rule pot-life says so. After a pause as
+            // long as its life nobody counts on it.
+            $lives !== null => $atEpoch - ($this->used[$id] ?? $mixed) >= 60 * $lives,
+            default => $atEpoch - $mixed > $this->keepsSeconds($step->product, $mixed),
+        };
     }
 
     /** @return int when it is mixed: the coat follows at once */
@@ -82,16 +98,18 @@ final class CupCare
         $n = $this->count[$product->id] = ($this->count[$product->id] ?? 0) + 1;
         $this->planned[] = $this->inUse[$product->id] = new PlannedCup(new Jar($product, $this->stirred[$product->id] ?? null), $n, $step->pieceId, $startEpoch, $endEpoch);
         $this->mixed[$product->id] = $this->stirred[$product->id] = $endEpoch;
+        $this->keeps[$product->id] = null;
 
         return $endEpoch;
     }
 
-    public function sprayed(Step $step): void
+    public function sprayed(Step $step, int $endEpoch): void
     {
         $cup = $this->inUse[$step->product->id ?? ''] ?? null;
         $need = $cup === null || ! $step->operation->sprays() ? null : SetUp::of($step, $this->context->kit, $this->context->house, $this->context->shelf->uses)?->need;
         if ($need !== null) {
             $cup?->sprayed($step, $need);
+            $this->used[$step->product->id ?? ''] = $endEpoch;
         }
     }
 
@@ -114,6 +132,10 @@ final class CupCare
 
     private function keepsSeconds(Product $product, int $mixedEpoch): float
     {
+        $written = $this->keeps[$product->id] ?? null;
+        if ($written !== null) {
+            return $written;
+        }
         $lives = $this->lives($product, $mixedEpoch);
 
         return $lives === null ? self::KEEPS : 60 * $lives;

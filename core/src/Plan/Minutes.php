@@ -7,13 +7,15 @@ namespace AmberStep\Core\Plan;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Material\Medium;
+use AmberStep\Core\Mixing\UseBook;
 use AmberStep\Core\Spray\SetUp;
 use AmberStep\Core\Surface\Place;
 
 /** Hands-on minutes (handbook 2). */
 final class Minutes
 {
-    public static function of(Step $step, Kit $kit, HouseRules $house = new HouseRules): float
+    /** @param  UseBook|null  $uses  what the guns really take of a paint: more of it takes longer to spray; null: as the table has it */
+    public static function of(Step $step, Kit $kit, HouseRules $house = new HouseRules, ?UseBook $uses = null): float
     {
         return match ($step->operation) {
             Operation::Mount => self::copies($step, $kit),
@@ -39,7 +41,7 @@ final class Minutes
             Operation::TouchUp => 4,
             Operation::Wipe, Operation::Cabinet => 2,
             Operation::Look => 3,
-            default => SetUp::of($step, $kit, $house)?->minutes() ?? 5,
+            default => SetUp::of($step, $kit, $house, $uses)?->minutes() ?? 5,
         };
     }
 

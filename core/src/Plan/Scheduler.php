@@ -92,7 +92,7 @@ final class Scheduler
             $this->fold->apply(StepEvent::of($step, 'plan:'.$key, $end, $end));
             $this->changed($step);
             $this->gun->sprayed($step, $end);
-            $this->cups->sprayed($step);
+            $this->cups->sprayed($step, $end);
             $now = $end;
             $this->washedUntil = $step->operation === Operation::Wash ? $end : null;
             foreach ($unlocks[$key] ?? [] as $next) {
@@ -131,7 +131,7 @@ final class Scheduler
         if (! $this->isMixedBefore($step, $at)) {
             return 0;
         }
-        $exactly = $this->exactly($step);
+        $exactly = $this->context->kit->exactly($step->key);
 
         return $exactly === null ? 60 * CupCare::MINUTES : min(60 * CupCare::MINUTES, max(0, $exactly - $at));
     }
@@ -208,7 +208,7 @@ final class Scheduler
 
     private function openFrom(Step $step, int $from): int
     {
-        $exactly = $this->exactly($step);
+        $exactly = $this->context->kit->exactly($step->key);
         if ($exactly !== null) {
             return max($from, $exactly);
         }
@@ -227,26 +227,14 @@ final class Scheduler
 
     private function fit(Step $step, int $from): int
     {
-        return $this->exactly($step) !== null ? $from : $this->calendar->earliestFit($from, $this->mixing($step, $from) / 60 + $this->minutes($step, $from));
-    }
-
-    /** @return int|null the moment the user fixed for it, epoch seconds */
-    private function exactly(Step $step): ?int
-    {
-        foreach ($this->context->kit->notBefore as $pin) {
-            if ($pin->step === $step->key && $pin->exactly) {
-                return $pin->atEpoch;
-            }
-        }
-
-        return null;
+        return $this->context->kit->exactly($step->key) !== null ? $from : $this->calendar->earliestFit($from, $this->mixing($step, $from) / 60 + $this->minutes($step, $from));
     }
 
     /** Pieces washed one after the other share the water: 10 min for it, and 1 for each (handbook 2). */
     private function minutes(Step $step, int $at): float
     {
         $pace = $step->placeId === null ? 1.0 : $this->context->surface->learned->pace($step->operation);
-        $minutes = $pace * Minutes::of($step, $this->context->kit, $this->context->house);
+        $minutes = $pace * Minutes::of($step, $this->context->kit, $this->context->house, $this->context->shelf->uses);
 
         return $step->operation === Operation::Wash && $this->washedUntil === $at ? $minutes - Minutes::WATER : $minutes;
     }

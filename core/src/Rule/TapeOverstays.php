@@ -19,6 +19,9 @@ use AmberStep\Core\Plan\PlannedStep;
 /** A mask that stays longer than its medium allows: its glue creeps, or it marks the paint. */
 final class TapeOverstays implements Judges
 {
+    /** Minutes. */
+    private const A_DAY = 1440.0;
+
     public function id(): string
     {
         return 'tape-overstays';
@@ -76,8 +79,10 @@ final class TapeOverstays implements Judges
         $mask = str_replace('/unmask/', '/mask/', $unmask);
         $targets = ($outlook->context->steps->find($unmask) ?? $outlook->left[$unmask]->step)->targets;
         $planned = $outlook->left[$mask] ?? null;
-        if ($planned !== null) {
-            $fixes = $this->later($outlook, $planned, $stay - $worn->longestStayMinutes($bare));
+        $isOn = array_filter($targets, static fn (string $t): bool => $outlook->context->surface->area($t)->masks !== []) !== [];
+        if ($planned !== null && ! $isOn) {
+            $longest = $worn->longestStayMinutes($bare);
+            $fixes = $this->later($outlook, $planned, $stay - $longest + min(self::A_DAY, $longest / 2));
         }
         // Nothing that holds longer gives a soft edge.
         if ($planned !== null && $worn !== Medium::Putty) {
@@ -97,9 +102,10 @@ final class TapeOverstays implements Judges
     }
 
     /**
-     * Laid just before the coat it is for, where the days it stays too long are those before that coat.
+     * Laid just before the coat it is for, where the days it stays too long are those before that coat. With room to
+     * spare: a coat that has to wait for its mask may end an evening later.
      *
-     * @param  float  $over  minutes it stays too long
+     * @param  float  $over  minutes it is laid later at least
      * @return list<Fix>
      */
     private function later(Outlook $outlook, PlannedStep $mask, float $over): array

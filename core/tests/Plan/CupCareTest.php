@@ -162,6 +162,14 @@ final class CupCareTest extends TestCase
         self::assertStringContainsString('Hardener sensitises', implode(' ', \AmberStep\Core\Caution\Cautions::of($cup->step, $build->kit)));
     }
 
+    public function test_a_cup_that_is_dead_is_mixed_anew_and_one_that_lives_is_not(): void
+    {
+        foreach ([30 => 1, 300 => 0] as $lives => $cups) {
+            $build = $this->hull(['kit' => ['colours' => ['grey' => 'enamel brown']] + self::HULL, 'house' => ['hardener' => 'yes', 'primer' => 'never'], 'log' => [['at' => '19:00', 'do' => 'mixed', 'with' => 'enamel brown', 'potLifeMinutes' => $lives]]]);
+            self::assertCount($cups, $build->plan()->cups, "it lives {$lives} min, an hour ago");
+        }
+    }
+
     public function test_a_mixed_colour_gets_a_spare_fifth_unless_some_of_it_is_kept(): void
     {
         $ml = fn (float $kept): float => $this->hull(['shelf' => ['haze' => ['water-acrylic', 'colour', '#9DB0B9', ['sheen' => 'satin', 'levelMl' => $kept, 'mix' => ['sea grey' => 3, 'ground white' => 1, 'thinner' => 2]]]], 'kit' => ['colours' => ['grey' => 'haze']] + self::HULL])->plan()->cups[0]->step->cup->ml ?? 0;

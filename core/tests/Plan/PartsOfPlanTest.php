@@ -11,6 +11,7 @@ use AmberStep\Core\Mixing\UseBook;
 use AmberStep\Core\Plan\Aspect;
 use AmberStep\Core\Plan\AspectKind;
 use AmberStep\Core\Plan\Constraint;
+use AmberStep\Core\Plan\Minutes;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Sequencer;
 use AmberStep\Core\Plan\Step;
@@ -91,6 +92,8 @@ final class PartsOfPlanTest extends TestCase
         self::assertEqualsWithDelta(196 * 8e-4 / (0.3 * 0.5), $plain->need->neatMl, 1e-6);
         self::assertEqualsWithDelta(1.5 * $plain->need->neatMl, $learned?->need->neatMl, 1e-6, 'this gun and family alone');
         self::assertStringContainsString('× 1.50 as this gun takes it (1 job)', $learned->need->words());
+        $uses = new UseBook([[0.35, Family::WaterAcrylic, 3.0, 2.0]]);
+        self::assertEqualsWithDelta($plain->minutes() + 0.5 * $plain->need->mixMl / 0.4, Minutes::of($coat, $build->kit, uses: $uses), 1e-9, 'and it takes as much longer to spray, at 0.4 ml a minute');
         self::assertStringContainsString(sprintf('Of the mix: %.2f ml thinner and %.2f ml sea grey and %.2f ml ground white.', $plain->need->totalMl * 2 / 6, $plain->need->totalMl / 2, $plain->need->totalMl / 6), implode(' ', \AmberStep\Core\Plan\Manner::of($coat, $plan->context)));
         self::assertSame(0.5, SetUp::of($coat, $build->kit->apply([Edit::set('areas', $build->kit->areas[0]->id, 'cm2', 1)]))?->need->totalMl, 'less does not flow evenly');
     }

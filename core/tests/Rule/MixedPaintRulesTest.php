@@ -55,6 +55,7 @@ final class MixedPaintRulesTest extends TestCase
         self::assertSame(Severity::Stop, $stop[0]->severity);
         self::assertStringContainsString('lives 137 min at 28 °C', $stop[0]->sentence, '240 min halved per 10 °C');
         self::assertSame([], self::said($large(5)->plan(), 'pot-life'), 'small work is done in time');
+        self::assertCount(1, $large(1800)->plan()->cups, 'a second mix is not planned in silence: the rule says so');
         self::solved($large(1800), 'pot-life');
     }
 
