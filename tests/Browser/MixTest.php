@@ -31,6 +31,7 @@ final class MixTest extends BrowserTestCase
         $this->browser->until(fn (): bool => $this->value('Area, cm²') === '175', 'counted');
         $this->browser->press('Go by the measure');
         $this->browser->until(fn (): bool => $this->value('Area, cm²') === '177', 'measured');
+        $this->browser->seeText('[data-testid="cups"]', '3.17 ml in 2 cups');
 
         // Nonsense is answered at its field, and what was there stays.
         $this->type('Coats', '0');
