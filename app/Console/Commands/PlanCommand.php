@@ -37,8 +37,8 @@ final class PlanCommand extends Speaks
         if ($assumed) {
             $this->line('The file holds no readings: planned for 20 °C and 50 % RH.');
         }
-        foreach ($plan->byTime() as $planned) {
-            $this->line(sprintf('%-14s %-28s %s', Instant::wall($planned->startEpoch, $plan->nowEpoch, $plan->context->kit->zone), Words::where($planned->step, $plan->context), Words::title($planned->step, $plan->context)));
+        foreach ($plan->atTheBench() as $planned) {
+            $this->line(sprintf('%-14s %s: %s', Instant::wall($planned->startEpoch, $plan->nowEpoch, $plan->context->kit->zone), Words::title($planned->step, $plan->context), Words::where($planned->step, $plan->context)));
         }
         foreach ($plan->holds as $hold) {
             $this->line("Hold: {$hold->label}");
