@@ -6,6 +6,7 @@ namespace App\Repositories;
 
 use AmberStep\Core\Log\Event as LogEvent;
 use AmberStep\Core\Log\EventKind;
+use AmberStep\Core\Log\Heard;
 use AmberStep\Core\Log\Log;
 use AmberStep\Core\Material\Product as Paint;
 use AmberStep\Core\Material\Shelf;
@@ -31,7 +32,7 @@ final class ShelfRepository
 
         if ($this->shelf === null) {
             $paints = array_map(static fn (Product $p): Paint => Paint::fromArray($p->body), $rows);
-            $this->shelf = new Shelf($paints, self::uses($paints));
+            $this->shelf = new Shelf($paints, self::uses($paints), self::heard(new Shelf($paints)));
         }
 
         return $this->shelf;
@@ -41,6 +42,28 @@ final class ShelfRepository
     public function forget(): void
     {
         $this->shelf = null;
+    }
+
+    /**
+     * What was found of the paints' waits, over all builds, in the order it was found.
+     *
+     * @return list<Heard>
+     */
+    private static function heard(Shelf $shelf): array
+    {
+        $builds = Event::query()->where('kind', EventKind::Verdict->value)->whereNotNull('body->wait')->distinct()->pluck('build_id')->all();
+        /** @var list<Event> $rows */
+        $rows = $builds === [] ? [] : Event::query()->whereIn('build_id', $builds)->whereIn('kind', [EventKind::Done->value, EventKind::Verdict->value, EventKind::TakeBack->value])->orderBy('number')->get()->all();
+        $logs = $heard = [];
+        foreach ($rows as $row) {
+            $logs[$row->build_id][] = LogEvent::fromArray($row->body);
+        }
+        foreach ($logs as $events) {
+            array_push($heard, ...Heard::in($events, $shelf));
+        }
+        usort($heard, static fn (Heard $a, Heard $b): int => [$a->atEpoch, $a->eventId] <=> [$b->atEpoch, $b->eventId]);
+
+        return $heard;
     }
 
     /**

@@ -116,4 +116,20 @@ final class BenchTest extends AppTestCase
         self::assertCount($first['total'] - 100, $second['events']);
         self::assertNull($second['next']);
     }
+
+    public function test_what_stayed_soft_on_one_build_is_waited_for_longer_on_another(): void
+    {
+        $copy = $this->send('POST', "/api/builds/{$this->buildId()}/copy", ['name' => 'Second Shearwater', 'scale' => 72])->assertCreated()->json('build.id');
+        $area = $this->plan()['section']['columns'];
+        $upper = array_column($area, 'areaId', 'name')['upper hull in grey'];
+        $grey = $this->bench()['current']['event']['product'];
+        $on = array_column($this->planOf($copy)['section']['columns'], 'areaId', 'name')['upper hull in grey'];
+        $this->send('POST', "/api/builds/{$copy}/events", ['id' => self::ulid(1), 'kind' => 'done', 'operation' => 'colour', 'targets' => [$on], 'product' => $grey, 'at' => '2026-03-02T19:00:00Z'])->assertCreated();
+        $tape = fn (): string => implode(' ', array_column(array_filter($this->plan()['section']['lids'], static fn (array $l): bool => $l['forbids'] === 'tape' && $area[$l['column']]['areaId'] === $upper), 'words'));
+        $before = $tape();
+
+        $this->send('POST', "/api/builds/{$copy}/events", ['id' => self::ulid(2), 'kind' => 'verdict', 'verdict' => 'soft', 'wait' => 'tape-safe', 'targets' => [$on], 'at' => '2026-03-03T19:00:00Z'])->assertCreated();
+        self::assertStringNotContainsString('learned', $before);
+        self::assertStringContainsString('learned × 1.2', $tape(), 'a day old it was soft there: 1.25 days here');
+    }
 }

@@ -21,7 +21,15 @@ final class Log
     {
         $surface = new Surface;
         $fold = new Fold($kit, $shelf, $surface);
-        foreach (self::standing($events) as $event) {
+        $all = [...$events];
+        $own = array_fill_keys(array_map(static fn (Event $e): string => $e->id, $all), true);
+        foreach ($shelf->heard as $heard) {
+            // What was found on this build comes with its own log, where it was found.
+            if (! isset($own[$heard->eventId]) && $heard->atEpoch <= $nowEpoch) {
+                $surface->learned->hear($heard->product, $heard->wait, $heard->verdict, $heard->age);
+            }
+        }
+        foreach (self::standing($all) as $event) {
             if ($event->atEpoch <= $nowEpoch) {
                 if ($before !== null) {
                     $before($event, $surface);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Material;
 
+use AmberStep\Core\Log\Heard;
 use AmberStep\Core\Mixing\UseBook;
 
 /** The products the user owns, in the user's order. */
@@ -18,8 +19,9 @@ final readonly class Shelf
     /**
      * @param  list<Product>  $products
      * @param  UseBook  $uses  what the guns were written down to take of them
+     * @param  list<Heard>  $heard  what was found of their waits, on any build
      */
-    public function __construct(public array $products, public UseBook $uses = new UseBook)
+    public function __construct(public array $products, public UseBook $uses = new UseBook, public array $heard = [])
     {
         $byId = [];
         foreach ($products as $product) {

@@ -33,6 +33,9 @@ final class Scheduler
     /** @var array<string, array{string, list<Hold>}> */
     private array $holds = [];
 
+    /** @var array<string, float> hands-on, by key: asked each time it may be next */
+    private array $minutes = [];
+
     /** When the last wash ended: the water is still there. */
     private ?int $washedUntil = null;
 
@@ -95,12 +98,13 @@ final class Scheduler
             $this->cups->sprayed($step, $end);
             $now = $end;
             $this->washedUntil = $step->operation === Operation::Wash ? $end : null;
-            foreach ($unlocks[$key] ?? [] as $next) {
-                if (--$open[$next] === 0) {
-                    $candidates[$next] = $left[$next];
-                }
+            $fresh = array_filter($unlocks[$key] ?? [], static function (string $next) use (&$open): bool {
+                return --$open[$next] === 0;
+            });
+            if ($fresh !== []) {
+                $candidates += array_intersect_key($left, array_flip($fresh));
+                uksort($candidates, static fn (string $a, string $b): int => $places[$a] <=> $places[$b]);
             }
-            uksort($candidates, static fn (string $a, string $b): int => $places[$a] <=> $places[$b]);
         }
         $this->clean($now, null, null);
         uksort($this->planned, static fn (string $a, string $b): int => $places[$a] <=> $places[$b]);
@@ -233,8 +237,7 @@ final class Scheduler
     /** Pieces washed one after the other share the water: 10 min for it, and 1 for each (handbook 2). */
     private function minutes(Step $step, int $at): float
     {
-        $pace = $step->placeId === null ? 1.0 : $this->context->surface->learned->pace($step->operation);
-        $minutes = $pace * Minutes::of($step, $this->context->kit, $this->context->house, $this->context->shelf->uses);
+        $minutes = $this->minutes[$step->key] ??= ($step->placeId === null ? 1.0 : $this->context->surface->learned->pace($step->operation)) * Minutes::of($step, $this->context->kit, $this->context->house, $this->context->shelf->uses);
 
         return $step->operation === Operation::Wash && $this->washedUntil === $at ? $minutes - Minutes::WATER : $minutes;
     }

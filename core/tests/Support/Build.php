@@ -24,7 +24,7 @@ final class Build
 {
     public readonly Names $names;
 
-    public readonly Shelf $shelf;
+    public Shelf $shelf;
 
     public Kit $kit;
 
