@@ -33,6 +33,7 @@ final class SurfaceTest extends AppTestCase
         self::assertSame(['shim', 'water-putty'], [$places['deck seam']['advice']['filler'], $places['deck seam']['advice']['runnerUp']['filler']]);
         self::assertContains('real-detail', array_column($this->surface()['findings'], 'rule'));
         self::assertStringContainsString('found 2, the one before 5', $this->surface()['rounds']['why']);
+        self::assertSame(['fill', 'sand', 'rescribe', 'halo'], $this->surface()['rounds']['counts'], 'good, real detail and accepted ask for nothing');
         $torsay = (string) Build::query()->where('name', 'Torsay')->value('id');
         $wiped = array_filter($this->send('GET', "/api/builds/{$torsay}/surface")->assertOk()->json('places'), static fn (array $p): bool => $p['access'] === 'none');
         self::assertCount(4, $wiped);

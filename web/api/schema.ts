@@ -4190,6 +4190,8 @@ export interface components {
         Rounds: {
             pays: boolean;
             why: string;
+            /** @description verdicts that count as found */
+            counts: string[];
             gone: components["schemas"]["RoundGone"][];
         };
         SurfacePart: {

@@ -71,7 +71,7 @@ export function Round({ data, leave, add }: Props): ReactElement {
                         place={place}
                         means={means}
                         after={(verdict) => {
-                            count(found + (['fill', 'sand', 'rescribe', 'halo'].includes(verdict) ? 1 : 0));
+                            count(found + (data.rounds.counts.includes(verdict) ? 1 : 0));
                             go(at + 1);
                         }}
                     />

@@ -143,6 +143,7 @@ final class SurfacePresenter
 
         return [
             'pays' => $rounds->pays, 'why' => $rounds->why,
+            'counts' => array_values(array_map(static fn (Verdict $v): string => $v->value, array_filter(Verdict::cases(), static fn (Verdict $v): bool => $v->asksForMore()))),
             'gone' => array_map(static fn (array $r): array => ['at' => Time::utc($r[0]), 'found' => $r[1], 'means' => $r[2], 'event' => $r[3]], $plan->context->surface->rounds),
         ];
     }

@@ -34,6 +34,12 @@ enum Verdict: string
         return $this === self::Good || $this === self::RealDetail || $this === self::Accept;
     }
 
+    /** There is more to do at the place: it counts as found in its round. */
+    public function asksForMore(): bool
+    {
+        return in_array($this, [self::Fill, self::Sand, self::Rescribe, self::Halo], true);
+    }
+
     public function word(): string
     {
         return match ($this) {
