@@ -182,6 +182,10 @@ final class Manner
     /** @return list<string> "1.20 ml water", in the order they are poured */
     private static function poured(Product $product, float $ml, float $thinnerPerPaint, HouseRules $house): array
     {
+        if ($product->isOwnMix() && $product->levelMl >= $ml) {
+            // It was kept as it was mixed, thinner and all.
+            return [sprintf('%.2f ml %s out of its jar', $ml, $product->name)];
+        }
         $recipe = $product->mix?->recipe() ?? new Recipe([new Part('paint', Stuff::Paint, 1), ...($thinnerPerPaint > 0 ? [new Part('thinner', Stuff::thinning($product->family), $thinnerPerPaint)] : [])]);
         $batch = $recipe->total($ml);
 

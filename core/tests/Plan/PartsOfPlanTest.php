@@ -82,7 +82,7 @@ final class PartsOfPlanTest extends TestCase
 
     public function test_a_steps_cup_is_what_the_gun_takes_and_what_its_recipe_says(): void
     {
-        $build = new Build(['shelf' => ['haze' => ['water-acrylic', 'colour', '#9DB0B9', ['sheen' => 'satin', 'levelMl' => 2, 'mix' => ['sea grey' => 3, 'ground white' => 1, 'thinner' => 2]]]], 'kit' => ['parts' => ['hull' => 'styrene'], 'colours' => ['haze' => 'haze'], 'areas' => ['side' => ['part' => 'hull', 'cm2' => 196, 'colour' => 'haze']]]]);
+        $build = new Build(['shelf' => ['haze' => ['water-acrylic', 'colour', '#9DB0B9', ['sheen' => 'satin', 'levelMl' => 1, 'mix' => ['sea grey' => 3, 'ground white' => 1, 'thinner' => 2]]]], 'kit' => ['parts' => ['hull' => 'styrene'], 'colours' => ['haze' => 'haze'], 'areas' => ['side' => ['part' => 'hull', 'cm2' => 196, 'colour' => 'haze']]]]);
         $plan = $build->plan();
         $coat = array_values(array_filter($plan->left, static fn ($p): bool => $p->step->operation->value === 'colour'))[1]->step;
         $plain = SetUp::of($coat, $build->kit);
@@ -95,6 +95,9 @@ final class PartsOfPlanTest extends TestCase
         $uses = new UseBook([[0.35, Family::WaterAcrylic, 3.0, 2.0]]);
         self::assertEqualsWithDelta($plain->minutes() + 0.5 * $plain->need->mixMl / 0.4, Minutes::of($coat, $build->kit, uses: $uses), 1e-9, 'and it takes as much longer to spray, at 0.4 ml a minute');
         self::assertStringContainsString(sprintf('Of the mix: %.2f ml thinner and %.2f ml sea grey and %.2f ml ground white.', $plain->need->totalMl * 2 / 6, $plain->need->totalMl / 2, $plain->need->totalMl / 6), implode(' ', \AmberStep\Core\Plan\Manner::of($coat, $plan->context)));
+        $kept = new Build(['shelf' => ['haze' => ['water-acrylic', 'colour', '#9DB0B9', ['levelMl' => 9, 'mix' => ['sea grey' => 3, 'ground white' => 1, 'thinner' => 2]]]], 'kit' => ['parts' => ['hull' => 'styrene'], 'colours' => ['haze' => 'haze'], 'areas' => ['side' => ['part' => 'hull', 'cm2' => 196, 'colour' => 'haze']]]]);
+        $cup = array_values(array_filter($kept->plan()->cups, static fn ($p): bool => $p->step->product?->name === 'haze'))[0]->step;
+        self::assertSame(sprintf('Into the cup, for 2 coats: %.2f ml haze out of its jar.', $cup->cup?->measuredMl()), \AmberStep\Core\Plan\Manner::of($cup, $kept->plan()->context)[0], 'what is kept of a mix is not mixed again');
         self::assertSame(0.5, SetUp::of($coat, $build->kit->apply([Edit::set('areas', $build->kit->areas[0]->id, 'cm2', 1)]))?->need->totalMl, 'less does not flow evenly');
     }
 
