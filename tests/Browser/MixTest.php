@@ -65,7 +65,7 @@ final class MixTest extends BrowserTestCase
         $this->browser->seeText('[data-testid="step-title"]', 'Stir and mix Linnet Gloss Varnish');
         $this->browser->press('Cup with fill-to marks');
         $this->browser->seeText('[data-testid="cups"]', sprintf('%.2f ml', $step['cup']['ml']));
-        $this->browser->seeText('[data-testid="need"]', sprintf('%g cm² × %g coats', round($step['cup']['cm2'], 1), $step['cup']['thick']));
+        $this->browser->seeText('[data-testid="need"]', sprintf('%g cm² × %g coat', round($step['cup']['cm2'], 1), $step['cup']['thick']));
         $this->browser->seeText('.page-head', 'Linnet Gloss Varnish, no colour of this build');
 
         $this->go('bench');

@@ -56,6 +56,7 @@ final class SettleTest extends BrowserTestCase
         self::assertSame('true', $this->browser->see('.stage:nth-of-type(1) .stage-head')->getAttribute('aria-expanded'));
         self::assertStringContainsString('Light goes before dark', $this->browser->text('.stage-steps'));
         self::assertGreaterThan(0, $this->browser->count('.at-the-gun'), 'the gun is cleaned between stages');
+        $this->browser->seeText('.at-the-gun-more summary', 'more times at gun and cup');
     }
 
     public function test_the_minutes_plan_the_evening_anew(): void

@@ -3185,6 +3185,8 @@ export interface components {
             name: string;
             /** @description where it is, or what it is about */
             says: string;
+            /** @description that a rule has on this build; 0 for all else */
+            findings: number;
         };
         Finding: {
             key: string;

@@ -61,7 +61,10 @@ export function FindSheet({ buildId, opened, close }: { buildId: string; opened:
                         <span className="find-kind">{thing.kind}</span>
                         <span>
                             <strong>{thing.name}</strong>
-                            <small>{thing.says}</small>
+                            <small>
+                                {thing.says}
+                                {thing.findings > 0 && ' It speaks here.'}
+                            </small>
                         </span>
                     </li>
                 ))}

@@ -164,7 +164,7 @@ function Layers({ plan, asked }: { plan: Plan; asked: URLSearchParams }): ReactE
                         }}
                     />
                 )}
-                {asked.has('rule') && <RuleCard plan={plan} rule={asked.get('rule') ?? ''} />}
+                {asked.has('rule') && <RuleCard buildId={plan.build.id} rule={asked.get('rule') ?? ''} />}
                 <Pinned plan={plan} change={change} />
                 <Findings plan={plan} numbers={numbers} change={change} rule={asked.get('rule')} />
             </aside>

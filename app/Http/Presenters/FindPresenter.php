@@ -17,7 +17,7 @@ use AmberStep\Core\Surface\Place;
 /** All that can be looked for in a build by its name: pieces, areas, places to make good, paints, steps that are left, rules. */
 final class FindPresenter
 {
-    /** @return list<array{kind: string, id: string, name: string, says: string}> */
+    /** @return list<array{kind: string, id: string, name: string, says: string, findings: int}> */
     public static function things(Plan $plan): array
     {
         $context = $plan->context;
@@ -29,13 +29,13 @@ final class FindPresenter
             ...array_map(static fn (Place $p): array => self::thing('place', $p->id, ucfirst($p->name), $p->isJoint() ? 'a seam to make good' : 'a place to make good'), Place::all($context->kit)),
             ...array_map(static fn (Product $p): array => self::thing('paint', $p->id, $p->name, $p->family->word()), array_values(array_filter($context->shelf->products, static fn (Product $p): bool => $p->swatch !== null))),
             ...array_map(static fn ($s): array => self::thing('step', $s->step->key, Words::title($s->step, $context), Words::where($s->step, $context)), $plan->byTime()),
-            ...array_map(static fn (Rule $r): array => self::thing('rule', $r->id(), RuleWords::name($r), RuleWords::of($r).(isset($speaks[$r->id()]) ? ' It speaks here.' : '')), RuleBook::ofTheTrade()->rules),
+            ...array_map(static fn (Rule $r): array => self::thing('rule', $r->id(), RuleWords::name($r), RuleWords::of($r), $speaks[$r->id()] ?? 0), RuleBook::ofTheTrade()->rules),
         ];
     }
 
-    /** @return array{kind: string, id: string, name: string, says: string} */
-    private static function thing(string $kind, string $id, string $name, string $says): array
+    /** @return array{kind: string, id: string, name: string, says: string, findings: int} */
+    private static function thing(string $kind, string $id, string $name, string $says, int $findings = 0): array
     {
-        return ['kind' => $kind, 'id' => $id, 'name' => $name, 'says' => $says];
+        return ['kind' => $kind, 'id' => $id, 'name' => $name, 'says' => $says, 'findings' => $findings];
     }
 }

@@ -47,6 +47,12 @@ final readonly class Jar
         return $this->product->levelMl === null ? null : (int) floor($this->product->levelMl / $neatMl + 1e-9);
     }
 
+    /** Nothing of it is mixed anew for so many ml: it is a paint as it is sold, or enough is kept of a mix of one's own, thinner and all. */
+    public function isEnough(float $ml): bool
+    {
+        return ! $this->product->isOwnMix() || ($this->product->levelMl ?? 0.0) >= $ml;
+    }
+
     public function isLastThird(): bool
     {
         return $this->product->levelMl !== null && $this->product->sizeMl !== null && $this->product->levelMl < $this->product->sizeMl / 3;

@@ -86,7 +86,7 @@ final readonly class Need
     public function lines(): array
     {
         return [
-            [sprintf('%g cm² × %g coats × %g µm dry', round($this->cm2, 1), round($this->coats, 2), round($this->microns, 1)), $this->dryMl, 'area as said; film typical of the family'],
+            [sprintf('%g cm² × %g %s × %g µm dry', round($this->cm2, 1), round($this->coats, 2), round($this->coats, 2) === 1.0 ? 'coat' : 'coats', round($this->microns, 1)), $this->dryMl, 'area as said; film typical of the family'],
             [sprintf('%d %% solids, %d %% reaches the model', round(100 * $this->solids), round(100 * $this->tool->transfer())), $this->neatMl / $this->learned->factor, "typical of the family; {$this->tool->word()}"],
             ...($this->learned->jobs > 0 ? [[sprintf('× %.2f, as this gun really takes it', $this->learned->factor), $this->neatMl, $this->learned->jobs === 1 ? 'learned from one job' : "learned from {$this->learned->jobs} jobs"]] : []),
             ...($this->tool->isAirbrush() && $this->thinnerPerPaint > 0 ? [[sprintf('thinned, %g thinner to 1 paint', round($this->thinnerPerPaint, 2)), $this->mixMl, 'the recipe']] : []),

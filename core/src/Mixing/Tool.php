@@ -53,7 +53,7 @@ enum Tool: string
     public function word(): string
     {
         return match ($this) {
-            self::Airbrush => 'airbrush, wider than the spray',
+            self::Airbrush => 'airbrush, over 30 mm wide',
             self::AirbrushSmall => 'airbrush, small parts',
             self::AirbrushRails => 'airbrush, rails and etch',
             self::Aerosol => 'aerosol',

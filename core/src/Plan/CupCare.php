@@ -123,8 +123,9 @@ final class CupCare
     {
         return array_map(function (PlannedCup $p): PlannedStep {
             $product = $p->jar->product;
-            $step = new Step($product->id, Operation::Mix, 'gun', $p->n, $p->n, $p->pieceId, [$p->pieceId], 0, 0, product: $product, title: BottleMixed::title($p->jar, $p->startEpoch), cup: $p->cup($this->lives($product, $p->endEpoch)));
-            $said = [BottleMixed::why($p->jar, $p->startEpoch, $this->context->kit->zone), ...($p->first() === null ? [] : [Words::title($p->first(), $this->context).' on '.$this->context->pieceName($p->pieceId).', is what comes out of it next.'])];
+            $cup = $p->cup($this->lives($product, $p->endEpoch));
+            $step = new Step($product->id, Operation::Mix, 'gun', $p->n, $p->n, $p->pieceId, [$p->pieceId], 0, 0, product: $product, title: BottleMixed::title($p->jar, $p->startEpoch), cup: $cup);
+            $said = [BottleMixed::why($p->jar, $cup->ml, $p->startEpoch, $this->context->kit->zone), ...($p->first() === null ? [] : [Words::title($p->first(), $this->context).' on '.$this->context->pieceName($p->pieceId).', is what comes out of it next.'])];
 
             return new PlannedStep($step, 0, $p->startEpoch, $p->endEpoch, self::MINUTES, [], [], array_map(static fn (string $why): Constraint => new Constraint('', $step->key, Strength::Must, 'bottle-mixed', $why), $said));
         }, $this->planned);

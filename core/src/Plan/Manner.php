@@ -12,6 +12,7 @@ use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Filler;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Material\Product;
+use AmberStep\Core\Mixing\Jar;
 use AmberStep\Core\Mixing\Part;
 use AmberStep\Core\Mixing\Recipe;
 use AmberStep\Core\Mixing\Stuff;
@@ -182,8 +183,7 @@ final class Manner
     /** @return list<string> "1.20 ml water", in the order they are poured */
     private static function poured(Product $product, float $ml, float $thinnerPerPaint, HouseRules $house): array
     {
-        if ($product->isOwnMix() && $product->levelMl >= $ml) {
-            // It was kept as it was mixed, thinner and all.
+        if ($product->isOwnMix() && (new Jar($product))->isEnough($ml)) {
             return [sprintf('%.2f ml %s out of its jar', $ml, $product->name)];
         }
         $recipe = $product->mix?->recipe() ?? new Recipe([new Part('paint', Stuff::Paint, 1), ...($thinnerPerPaint > 0 ? [new Part('thinner', Stuff::thinning($product->family), $thinnerPerPaint)] : [])]);

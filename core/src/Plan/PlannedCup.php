@@ -48,6 +48,14 @@ final class PlannedCup
         return $this->first;
     }
 
+    /** With its spare for touch-ups where a mix of one's own is mixed anew. */
+    private function ml(): float
+    {
+        $ml = Need::together($this->needs, $this->fillings, false);
+
+        return $this->jar->isEnough($ml) ? $ml : Need::together($this->needs, $this->fillings, true);
+    }
+
     /** @param  float|null  $livesMinutes  once mixed; null: no hardener in it */
     public function cup(?float $livesMinutes): Cup
     {
@@ -56,6 +64,6 @@ final class PlannedCup
         $laid = array_sum(array_map(static fn (Need $n): float => $n->cm2 * $n->microns, $this->needs));
         $thick = $cm2 > 0 ? $laid / $cm2 / $this->jar->product->family->figures()->referenceFilmMicrons : 0.0;
 
-        return new Cup(Need::together($this->needs, $this->fillings, $this->jar->product->isOwnMix() && ! ($this->jar->product->levelMl > 0)), $first->thinnerPerPaint, count($this->needs), $cm2, $thick, $first->tool, $livesMinutes);
+        return new Cup($this->ml(), $first->thinnerPerPaint, count($this->needs), $cm2, $thick, $first->tool, $livesMinutes);
     }
 }

@@ -26,10 +26,14 @@ final class BottleMixed implements Judges
         return ($jar->wantsStirring($atEpoch) ? 'Stir and mix ' : 'Mix ').$jar->product->name;
     }
 
-    /** Why the cup is due. */
-    public static function why(Jar $jar, int $atEpoch, DateTimeZone $zone): string
+    /**
+     * Why the cup is due.
+     *
+     * @param  float  $ml  that is mixed
+     */
+    public static function why(Jar $jar, float $ml, int $atEpoch, DateTimeZone $zone): string
     {
-        if ($jar->product->isOwnMix() && ! ($jar->product->levelMl > 0)) {
+        if (! $jar->isEnough($ml)) {
             return "{$jar->product->name} is mixed from {$jar->product->mix?->says()}: each of those jars is stirred to the bottom first.";
         }
 

@@ -38,7 +38,7 @@ final class NeedTest extends TestCase
     /** @return iterable<string, array{Tool, float, float}> */
     public static function tools(): iterable
     {
-        yield 'wider than the spray' => [Tool::Airbrush, 0.5, 0.3];
+        yield 'over 30 mm wide' => [Tool::Airbrush, 0.5, 0.3];
         yield 'small parts' => [Tool::AirbrushSmall, 0.25, 0.3];
         yield 'rails and etch' => [Tool::AirbrushRails, 0.1, 0.3];
         yield 'a can' => [Tool::Aerosol, 0.35, 0.0];
@@ -60,5 +60,12 @@ final class NeedTest extends TestCase
         self::assertEqualsWithDelta(2.0, $book->of(0.35, Family::Lacquer)->factor, 1e-9);
         self::assertEqualsWithDelta(3.0, $book->of(0.2, Family::WaterAcrylic)->factor, 1e-9, 'a slip of the pen goes only so far');
         self::assertSame([0, 0, 0], [$book->of(0.5, Family::WaterAcrylic)->jobs, $book->of(null, Family::Lacquer)->jobs, (new UseBook)->of(0.35, Family::Lacquer)->jobs]);
+    }
+
+    public function test_its_first_line_reads_as_one_says_it(): void
+    {
+        $line = static fn (float $coats): string => Need::of(88, $coats, 8, 0.3, Tool::Airbrush, 0.25, false)->lines()[0][0];
+
+        self::assertSame(['88 cm² × 1 coat × 8 µm dry', '88 cm² × 1.5 coats × 8 µm dry'], [$line(1), $line(1.5)]);
     }
 }
