@@ -7,6 +7,7 @@ namespace App\Build;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Plan\Plan;
 use App\Clock\BenchClock;
+use App\Repositories\ExperienceRepository;
 use App\Repositories\LoadedBuild;
 use App\Repositories\Settings;
 use App\Repositories\ShelfRepository;
@@ -15,7 +16,7 @@ use App\Room\RoomSource;
 /** Compiles the plan of a loaded build with all that bears on it. */
 final readonly class Planner
 {
-    public function __construct(private ShelfRepository $shelf, private RoomSource $rooms, private Settings $settings, private BenchClock $clock)
+    public function __construct(private ShelfRepository $shelf, private ExperienceRepository $experience, private RoomSource $rooms, private Settings $settings, private BenchClock $clock)
     {
     }
 
@@ -31,6 +32,6 @@ final readonly class Planner
         $now = $this->clock->epoch();
         $calendar = $this->settings->calendar($build->kit->zone);
 
-        return Plan::compile($build->kit, $this->settings->house(), $this->shelf->shelf(), $build->events, $this->rooms->room($now), $minutes === null ? $calendar : $calendar->atBench($now, $minutes), $now);
+        return Plan::compile($build->kit, $this->settings->house(), $this->shelf->shelf(), $build->events, $this->rooms->room($now), $minutes === null ? $calendar : $calendar->atBench($now, $minutes), $now, $this->experience->all());
     }
 }

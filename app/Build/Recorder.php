@@ -48,9 +48,6 @@ final readonly class Recorder
             $this->check($buildId, $event, $now);
             $stored = LogEvent::fromArray([...$event->toArray(), ...$this->air($event, $now), 'recorded' => \AmberStep\Core\Document\Instant::format($now)]);
             Event::query()->create(['id' => $stored->id, 'build_id' => $buildId, 'kind' => $stored->kind->value, 'at' => $stored->atEpoch, 'recorded' => $now, 'step_key' => $stored->stepKey, 'body' => $stored->toArray()]);
-            if (in_array($stored->kind, [EventKind::Mixed, EventKind::Verdict, EventKind::TakeBack], true)) {
-                $this->shelf->forget();
-            }
 
             return [$stored, true];
         });

@@ -4,15 +4,9 @@ declare(strict_types=1);
 
 namespace App\Repositories;
 
-use AmberStep\Core\Log\Event as LogEvent;
-use AmberStep\Core\Log\EventKind;
-use AmberStep\Core\Log\Heard;
-use AmberStep\Core\Log\Log;
 use AmberStep\Core\Material\Product as Paint;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Mixing\Remade;
-use AmberStep\Core\Mixing\UseBook;
-use App\Models\Event;
 use App\Models\Product;
 use Illuminate\Support\Facades\DB;
 
@@ -32,62 +26,16 @@ final class ShelfRepository
 
         if ($this->shelf === null) {
             $paints = array_map(static fn (Product $p): Paint => Paint::fromArray($p->body), $rows);
-            $this->shelf = new Shelf($paints, self::uses($paints), self::heard(new Shelf($paints)));
+            $this->shelf = new Shelf($paints);
         }
 
         return $this->shelf;
     }
 
-    /** What was used has changed: the shelf is read anew when it is next asked for. */
+    /** It has changed: the shelf is read anew when it is next asked for. */
     public function forget(): void
     {
         $this->shelf = null;
-    }
-
-    /**
-     * What was found of the paints' waits, over all builds, in the order it was found.
-     *
-     * @return list<Heard>
-     */
-    private static function heard(Shelf $shelf): array
-    {
-        $builds = Event::query()->where('kind', EventKind::Verdict->value)->whereNotNull('body->wait')->distinct()->pluck('build_id')->all();
-        /** @var list<Event> $rows */
-        $rows = $builds === [] ? [] : Event::query()->whereIn('build_id', $builds)->whereIn('kind', [EventKind::Done->value, EventKind::Verdict->value, EventKind::TakeBack->value])->orderBy('number')->get()->all();
-        $logs = $heard = [];
-        foreach ($rows as $row) {
-            $logs[$row->build_id][] = LogEvent::fromArray($row->body);
-        }
-        foreach ($logs as $events) {
-            array_push($heard, ...Heard::in($events, $shelf));
-        }
-        usort($heard, static fn (Heard $a, Heard $b): int => [$a->atEpoch, $a->eventId] <=> [$b->atEpoch, $b->eventId]);
-
-        return $heard;
-    }
-
-    /**
-     * What was really used of each mix, over all builds.
-     *
-     * @param  list<Paint>  $paints
-     */
-    private static function uses(array $paints): UseBook
-    {
-        $families = [];
-        foreach ($paints as $paint) {
-            $families[$paint->id] = $paint->family;
-        }
-        /** @var list<Event> $rows */
-        $rows = Event::query()->whereIn('kind', [EventKind::Mixed->value, EventKind::TakeBack->value])->orderBy('number')->get()->all();
-        $jobs = [];
-        foreach (Log::standing(array_map(static fn (Event $e): LogEvent => LogEvent::fromArray($e->body), $rows)) as $event) {
-            $family = $families[(string) $event->product] ?? null;
-            if ($family !== null && $event->usedMl !== null && $event->predictedMl !== null && $event->nozzleMm !== null) {
-                $jobs[] = [$event->nozzleMm, $family, $event->usedMl, $event->predictedMl];
-            }
-        }
-
-        return new UseBook($jobs);
     }
 
     /**

@@ -31,7 +31,7 @@ final class MixCommand extends Speaks
     {
         return $this->speak(function () use ($shelf): int {
             $kept = $this->inWordsOf($shelf);
-            $recipe = $kept?->recipe() ?? $this->recipe();
+            $recipe = $kept === null ? $this->recipe() : Recipe::kept($kept);
             $drops = $this->number('drops', 1, Drops::MOST);
             $batch = $drops === null ? $recipe->total($this->number('total', 0, 1000) ?? 5.0) : null;
             $whole = Drops::of(self::dropShares($recipe), (int) round($drops ?? array_sum($recipe->total($batch?->totalMl() ?? 5.0)->drops())));

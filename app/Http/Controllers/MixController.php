@@ -19,17 +19,18 @@ use AmberStep\Core\Material\Role;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Mixing\Counting;
 use AmberStep\Core\Mixing\Order;
-use AmberStep\Core\Plan\Grounds;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
 use App\Build\Planner;
 use App\Clock\BenchClock;
 use App\Http\Answer;
 use App\Http\AnswerCache;
+use App\Http\Presenters\GroundPresenter;
 use App\Http\Presenters\JarPresenter;
 use App\Http\Presenters\KitPresenter;
 use App\Http\Presenters\MixPresenter;
 use App\Repositories\BuildRepository;
+use App\Repositories\ExperienceRepository;
 use App\Repositories\LoadedBuild;
 use App\Repositories\ShelfRepository;
 use App\Repositories\UsedOn;
@@ -42,7 +43,7 @@ final readonly class MixController
 {
     use LoadsBuilds;
 
-    public function __construct(private BuildRepository $builds, private Planner $planner, private ShelfRepository $shelf, private RoomSource $rooms, private BenchClock $clock, private Answer $answer, private AnswerCache $cache)
+    public function __construct(private BuildRepository $builds, private Planner $planner, private ShelfRepository $shelf, private ExperienceRepository $experience, private RoomSource $rooms, private BenchClock $clock, private Answer $answer, private AnswerCache $cache)
     {
     }
 
@@ -69,7 +70,7 @@ final readonly class MixController
         $loaded = $this->load($build);
         $order = Order::read($request->json()->all());
         $now = $this->clock->epoch();
-        $presenter = new MixPresenter($this->shelf->shelf(), $this->planner->house($loaded), $this->rooms->room($now)->at($now)->temperatureC, $now, $loaded->kit->zone);
+        $presenter = new MixPresenter($this->shelf->shelf(), $this->experience->all(), $this->planner->house($loaded), $this->rooms->room($now)->at($now)->temperatureC, $now, $loaded->kit->zone);
 
         return $this->answer->json($presenter->of($order, $loaded->kit->parts[0]->mouldedColour ?? null, $order->hardened === null ? [] : $this->sprayings($loaded)));
     }
@@ -132,7 +133,7 @@ final readonly class MixController
         if ($product === null) {
             return null;
         }
-        $grounds = array_slice(Grounds::ofColour($colour->id, $plan), 0, 4);
+        $grounds = array_slice(GroundPresenter::ofColour($colour->id, $plan), 0, 4);
         $coats = 0.0;
         foreach ($plan->left as $planned) {
             if ($planned->step->operation === Operation::Colour && $planned->step->counted() === $colour->id && ! $planned->step->isRemedy()) {

@@ -11,6 +11,7 @@ use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Mixing\Ask;
 use AmberStep\Core\Mixing\KeptRecipe;
 use AmberStep\Core\Mixing\Order;
+use AmberStep\Core\Mixing\OwnMix;
 use AmberStep\Core\Mixing\RecipeLine;
 use AmberStep\Core\Mixing\Remade;
 use App\Http\Answer;
@@ -69,7 +70,7 @@ final readonly class RecipeController
         if ($recipe === null) {
             throw BadDocument::at('parts', 'are empty', 'name at least one paint');
         }
-        $product = $recipe->asProduct($same->id ?? strtoupper((string) Str::ulid()), $name, $shelf, $kept);
+        $product = OwnMix::of($recipe, $same->id ?? strtoupper((string) Str::ulid()), $name, $shelf, $kept);
         // Another recipe under the name is another paint: only its jar is the same.
         $product = $same === null ? $product : $product->with(array_diff_key(Remade::ofTheJar($same), ['optics' => true, 'triedOn' => true]));
         $this->shelf->put([$product]);
@@ -95,7 +96,7 @@ final readonly class RecipeController
                 throw new NotFoundHttpException;
             }
 
-            return [$known->mix->answered($ask, $reading)->asProduct($known->id, $known->name, $shelf, $known->levelMl)->with(Remade::ofTheJar($known))];
+            return [OwnMix::of($known->mix->answered($ask, $reading), $known->id, $known->name, $shelf, $known->levelMl)->with(Remade::ofTheJar($known))];
         });
 
         return $this->answer->json(['product' => KitPresenter::product($this->shelf->shelf()->find($product) ?? throw new NotFoundHttpException)]);

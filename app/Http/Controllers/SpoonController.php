@@ -12,13 +12,13 @@ use AmberStep\Core\Colour\SpoonReading;
 use AmberStep\Core\Colour\Srgb;
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Document\Instant;
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Mixing\Order;
 use AmberStep\Core\Mixing\Remade;
-use AmberStep\Core\Rule\Say;
 use App\Clock\BenchClock;
 use App\Http\Answer;
 use App\Repositories\ShelfRepository;
@@ -80,7 +80,7 @@ final readonly class SpoonController
             $recipes = Remade::after($product, $product->with(['optics' => $optics]), $this->shelf->shelf());
             $this->shelf->change(static fn (Shelf $shelf): array => [($shelf->find($product->id) ?? $product)->with(['optics' => $optics])]);
         }
-        $anew = $recipes === [] ? '' : ' What is mixed from it is predicted anew: '.Say::listed(array_map(static fn (Product $p): string => $p->name, $recipes)).'.';
+        $anew = $recipes === [] ? '' : ' What is mixed from it is predicted anew: '.Names::listed(array_map(static fn (Product $p): string => $p->name, $recipes)).'.';
 
         return $this->answer->json(['product' => $product->id, 'says' => ucfirst($product->name).' '.$note.'; what was seen and what is now predicted differ by ΔE '.sprintf('%.1f', $left).'.'.$anew, 'was' => round($was, 3), 'is' => round($is, 3), 'kept' => $keep, 'predicted' => self::predicted($blend, $coats, $readings)]);
     }

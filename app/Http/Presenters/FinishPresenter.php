@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Presenters;
 
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Log\Finish;
 use AmberStep\Core\Material\Filler;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Rule\Say;
 
 /** The finish sheet: what went on, with what, what was put right, and what was taken as it is, for the table at a show and for the next model. */
 final class FinishPresenter
@@ -50,6 +50,6 @@ final class FinishPresenter
     /** @param  list<string>  $names */
     private static function few(array $names): string
     {
-        return count($names) > self::FEW ? Say::listed([...array_slice($names, 0, self::FEW - 1), (count($names) - self::FEW + 1).' more']) : Say::listed($names);
+        return count($names) > self::FEW ? Names::listed([...array_slice($names, 0, self::FEW - 1), (count($names) - self::FEW + 1).' more']) : Names::listed($names);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Presenters;
 
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Drying\Wait;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Event;
@@ -11,7 +12,6 @@ use AmberStep\Core\Log\EventKind;
 use AmberStep\Core\Log\Finish;
 use AmberStep\Core\Log\Log;
 use AmberStep\Core\Material\Shelf;
-use AmberStep\Core\Rule\Say;
 use App\Repositories\LoadedBuild;
 
 /** The log in words: what was done when, with what, in which air, on plan or off. */
@@ -110,7 +110,7 @@ final readonly class LogPresenter
     {
         $names = array_map(static fn (string $id): string => $kit->nameOf($id) ?? self::calledOut($kit, $id) ?? 'something that is gone', $ids);
 
-        return count($names) > 3 ? Say::listed([...array_slice($names, 0, 2), (count($names) - 2).' more']) : Say::listed($names);
+        return count($names) > 3 ? Names::listed([...array_slice($names, 0, 2), (count($names) - 2).' more']) : Names::listed($names);
     }
 
     private static function calledOut(Kit $kit, string $id): ?string

@@ -6,6 +6,7 @@ namespace App\Http\Presenters;
 
 use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Log\Experience;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
@@ -36,7 +37,7 @@ final readonly class MixPresenter
     /** µm of wet film that runs on uprights (handbook 2). */
     private const RUNS = 120.0;
 
-    public function __construct(private Shelf $shelf, private HouseRules $house, private float $temperatureC, private int $nowEpoch, private \DateTimeZone $zone)
+    public function __construct(private Shelf $shelf, private Experience $experience, private HouseRules $house, private float $temperatureC, private int $nowEpoch, private \DateTimeZone $zone)
     {
     }
 
@@ -49,7 +50,7 @@ final readonly class MixPresenter
         $known = $this->paints($order);
         $family = $known === [] ? Family::WaterAcrylic : $known[0][0]->family;
         $figures = $family->figures();
-        $learned = $order->nozzleMm === null || ! $order->tool->isAirbrush() ? null : $this->shelf->uses->of($order->nozzleMm, $family);
+        $learned = $order->nozzleMm === null || ! $order->tool->isAirbrush() ? null : $this->experience->uses->of($order->nozzleMm, $family);
         $paints = array_filter($order->recipe->parts, static fn (Part $p): bool => $p->stuff === Stuff::Paint);
         $need = $order->cm2 === null ? null : Need::of($order->cm2, $order->coats, $figures->referenceFilmMicrons, $figures->solidsByVolume, $order->tool, $order->thinnerPerPaint(), count($paints) > 1, $learned);
         $batch = match ($order->known) {

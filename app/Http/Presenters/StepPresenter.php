@@ -7,6 +7,7 @@ namespace App\Http\Presenters;
 use AmberStep\Core\Booklet\ColourLists;
 use AmberStep\Core\Caution\Cautions;
 use AmberStep\Core\Document\Instant;
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Plan\Constraint;
 use AmberStep\Core\Plan\GunCare;
 use AmberStep\Core\Plan\Hold;
@@ -98,7 +99,7 @@ final class StepPresenter
     /** @return array<string, mixed>|null */
     private static function setUp(Step $step, Plan $plan): ?array
     {
-        $setUp = SetUp::of($step, $plan->context->kit, $plan->context->house, $plan->context->shelf->uses);
+        $setUp = SetUp::of($step, $plan->context->kit, $plan->context->house, $plan->context->experience->uses);
         if ($setUp === null) {
             return null;
         }
@@ -180,7 +181,7 @@ final class StepPresenter
                 $out[] = $area->name;
             }
         }
-        $said = $out === [] ? [] : ['Leave the mask on '.\AmberStep\Core\Rule\Say::listed($out).'.'];
+        $said = $out === [] ? [] : ['Leave the mask on '.Names::listed($out).'.'];
         foreach ($plan->holds as $hold) {
             if (! $hold->closing && $hold->pieceId !== '' && $hold->pieceId !== $step->pieceId && in_array($hold->kind, [HoldKind::Flash, HoldKind::Touch, HoldKind::Handle, HoldKind::Full], true)) {
                 $said[] = sprintf('%s until %s.', explode(',', $hold->label)[0], Instant::wall($hold->untilEpoch, $plan->nowEpoch, $plan->context->kit->zone));

@@ -6,12 +6,11 @@ namespace App\Http\Presenters;
 
 use AmberStep\Core\Kit\FeatureKind;
 use AmberStep\Core\Kit\FlawKind;
-use AmberStep\Core\Kit\FoundAt;
 use AmberStep\Core\Kit\Part;
 use AmberStep\Core\Kit\Photo;
+use AmberStep\Core\Log\Through;
 use AmberStep\Core\Log\Verdict;
 use AmberStep\Core\Plan\HoldKind;
-use AmberStep\Core\Plan\Minutes;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Surface\Beneath;
@@ -42,7 +41,7 @@ final class SurfacePresenter
             'features' => array_map(static fn ($f): array => ['id' => $f->id, 'name' => $f->name($context->kit), 'how' => $f->kind->how(), 'part' => $context->kit->partsById[$f->part]->name, 'piece' => $context->pieceName($f->part), 'doneBy' => $context->surface->features[$f->id] ?? null], $context->kit->features),
             'rounds' => self::rounds($plan),
             'pieces' => self::readiness($plan),
-            'parts' => array_map(static fn (Part $p): array => ['id' => $p->id, 'name' => $p->name, 'piece' => $context->pieceName($p->id), 'through' => FoundAt::on([$p->id], $context->kit, $context->surface)->value], $context->kit->parts),
+            'parts' => array_map(static fn (Part $p): array => ['id' => $p->id, 'name' => $p->name, 'piece' => $context->pieceName($p->id), 'through' => Through::on([$p->id], $context->kit, $context->surface)->value], $context->kit->parts),
             'kinds' => array_map(static fn (FlawKind $k): array => ['kind' => $k->value, 'word' => $k->word(), 'filled' => ! $k->isSandedOnly()], FlawKind::cases()),
             'featureKinds' => array_map(static fn (FeatureKind $k): array => ['kind' => $k->value, 'word' => $k->word()], FeatureKind::cases()),
             'owned' => array_map(static fn (Grit $g): string => $g->label(), $owned),
@@ -72,7 +71,7 @@ final class SurfacePresenter
             'material' => implode(', ', array_unique(array_map(static fn (string $p): string => $plan->context->kit->partsById[$p]->substrate->word(), $place->parts))),
             'photos' => array_values(array_map(static fn (Photo $p): array => ['id' => $p->id, 'hash' => $p->hash, 'marks' => array_map(static fn (array $m): array => ['x' => $m[0], 'y' => $m[1]], $p->marks)], array_filter($plan->context->kit->photos, static fn (Photo $p): bool => $p->target === $place->id))),
             'beneath' => Beneath::words($place, $plan->context),
-            'pace' => $next === null || $next->step->placeId === null || $plan->context->surface->learned->jobs($next->step->operation) === 0 ? null : ['jobs' => $plan->context->surface->learned->jobs($next->step->operation), 'usual' => Minutes::atPlace($next->step->operation, $place)],
+            'pace' => $next === null || $next->step->placeId === null || $plan->context->surface->learned->jobs($next->step->operation) === 0 ? null : ['jobs' => $plan->context->surface->learned->jobs($next->step->operation), 'usual' => Place::minutes($next->step->operation, $place)],
             'good' => $strip->isGood(),
             'closed' => $by === null || ! $by->what instanceof Verdict ? null : ['verdict' => $by->what->value, 'word' => $by->what->word(), 'reason' => $by->reason, 'event' => $by->eventId],
             'stages' => array_map(static fn (array $s): array => ['word' => $s[0], 'done' => $s[1]], $strip->stages),

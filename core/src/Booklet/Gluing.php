@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Booklet;
 
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Surface;
 use AmberStep\Core\Plan\Breakdown;
 use AmberStep\Core\Plan\Operation;
-use AmberStep\Core\Rule\Say;
 
 /** The booklet's gluing in its order, and what paint stands before it: the first of those is where someone who glues first comes to a dead stop. */
 final readonly class Gluing
@@ -72,7 +72,7 @@ final readonly class Gluing
         $step = (int) self::step($joint, $kit);
         $hidden = self::unpainted($joint->blocks, $kit, $surface);
         if ($hidden !== []) {
-            return new GluingStop($step, $joint->id, $joint->name, array_keys($hidden), sprintf('Step %d closes %s over %s: paint %s first.', $step, $joint->name, Say::listed(self::names(array_merge(...array_values($hidden)), $kit)), self::colours($hidden, $kit)), true);
+            return new GluingStop($step, $joint->id, $joint->name, array_keys($hidden), sprintf('Step %d closes %s over %s: paint %s first.', $step, $joint->name, Names::listed(self::names(array_merge(...array_values($hidden)), $kit)), self::colours($hidden, $kit)), true);
         }
         if ($breakdown->closesBeforePaint($joint->id)) {
             return null;
@@ -107,7 +107,7 @@ final readonly class Gluing
     /** @param  array<string, list<string>>  $byColour */
     private static function colours(array $byColour, Kit $kit): string
     {
-        return Say::listed(array_map(static fn (string $c): string => $kit->coloursById[$c]->name, array_map(strval(...), array_keys($byColour))));
+        return Names::listed(array_map(static fn (string $c): string => $kit->coloursById[$c]->name, array_map(strval(...), array_keys($byColour))));
     }
 
     /**

@@ -33,8 +33,8 @@ final readonly class Ratio
     public function says(): string
     {
         return match (true) {
-            $this->differs < Tones::SUBTLE[0] => 'nobody sees it',
-            $this->differs < Tones::SUBTLE[1] => 'a subtle difference',
+            $this->differs < ToneStep::SUBTLE[0] => 'nobody sees it',
+            $this->differs < ToneStep::SUBTLE[1] => 'a subtle difference',
             $this->differs < self::NOT_REACHED => 'a clear difference',
             default => 'not reached with these',
         };

@@ -70,7 +70,7 @@ final readonly class ToneSet
         foreach ($labs as $i => $one) {
             for ($j = $i + 1; $j < count($labs); $j++) {
                 $differs = $one->deltaE($labs[$j]);
-                if ($differs < Tones::SUBTLE[0]) {
+                if ($differs < ToneStep::SUBTLE[0]) {
                     $alike[] = [$i, $j, $differs];
                 }
             }

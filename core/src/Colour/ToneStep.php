@@ -7,6 +7,15 @@ namespace AmberStep\Core\Colour;
 /** How far a tone goes from its colour, and which way. */
 enum ToneStep: string
 {
+    /** CIEDE2000 of a subtle difference: seen side by side, not across the room. */
+    public const SUBTLE = [1.5, 3.0];
+
+    /** CIEDE2000 of a clear one: seen across the room. */
+    public const CLEAR = [3.0, 6.0];
+
+    /** CIEDE2000 of another tone of the same colour: the ends of a mosaic. */
+    public const FAR = [6.0, 10.0];
+
     case FarLighter = 'far-lighter';
     case ClearlyLighter = 'clearly-lighter';
     case Lighter = 'lighter';
@@ -23,9 +32,9 @@ enum ToneStep: string
     public function range(): array
     {
         return match ($this) {
-            self::Lighter, self::Darker => Tones::SUBTLE,
-            self::ClearlyLighter, self::ClearlyDarker => Tones::CLEAR,
-            self::FarLighter, self::FarDarker => Tones::FAR,
+            self::Lighter, self::Darker => self::SUBTLE,
+            self::ClearlyLighter, self::ClearlyDarker => self::CLEAR,
+            self::FarLighter, self::FarDarker => self::FAR,
         };
     }
 

@@ -11,15 +11,6 @@ use AmberStep\Core\Material\Shelf;
 /** Tones that are just different: a little of a lighter or darker paint in the colour (handbook 4, Colour, Uses). */
 final class Tones
 {
-    /** CIEDE2000 of a subtle difference: seen side by side, not across the room. */
-    public const SUBTLE = [1.5, 3.0];
-
-    /** CIEDE2000 of a clear one: seen across the room. */
-    public const CLEAR = [3.0, 6.0];
-
-    /** CIEDE2000 of another tone of the same colour: the ends of a mosaic. */
-    public const FAR = [6.0, 10.0];
-
     /** Lightness per CIEDE2000: less than this is a change of hue. */
     private const MOSTLY_LIGHTNESS = 0.5;
 
@@ -32,7 +23,7 @@ final class Tones
      * @param  array{float, float}  $range  CIEDE2000
      * @return array{int, float}|null parts, and CIEDE2000; null where no whole number of parts gives one
      */
-    public static function different(Product $colour, Product $other, array $range = self::SUBTLE): ?array
+    public static function different(Product $colour, Product $other, array $range = ToneStep::SUBTLE): ?array
     {
         $plain = KubelkaMunk::mix([self::part($colour, 1)])->lab();
         $differs = static fn (int $parts): float => KubelkaMunk::mix([self::part($colour, $parts), self::part($other, 1)])->lab()->deltaE($plain);
@@ -61,7 +52,7 @@ final class Tones
      * @param  array{float, float}  $range  CIEDE2000
      * @return array{Product, int, float}|null paint, parts of the colour to one of it, and CIEDE2000
      */
-    public static function towards(Product $colour, Shelf $shelf, bool $lighter, array $range = self::SUBTLE): ?array
+    public static function towards(Product $colour, Shelf $shelf, bool $lighter, array $range = ToneStep::SUBTLE): ?array
     {
         $best = null;
         $plain = $colour->spectrum()->lab();

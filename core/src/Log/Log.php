@@ -16,14 +16,15 @@ final class Log
      *
      * @param  iterable<Event>  $events
      * @param  null|callable(Event, Surface): void  $before  called with each event and the surface before it
+     * @param  Experience  $experience  what the other builds taught
      */
-    public static function replay(iterable $events, Kit $kit, Shelf $shelf, int $nowEpoch, ?callable $before = null): Surface
+    public static function replay(iterable $events, Kit $kit, Shelf $shelf, int $nowEpoch, ?callable $before = null, Experience $experience = new Experience): Surface
     {
         $surface = new Surface;
         $fold = new Fold($kit, $shelf, $surface);
         $all = [...$events];
         $own = array_fill_keys(array_map(static fn (Event $e): string => $e->id, $all), true);
-        foreach ($shelf->heard as $heard) {
+        foreach ($experience->heard as $heard) {
             // What was found on this build comes with its own log, where it was found.
             if (! isset($own[$heard->eventId]) && $heard->atEpoch <= $nowEpoch) {
                 $surface->learned->hear($heard->product, $heard->wait, $heard->verdict, $heard->age);

@@ -7,7 +7,6 @@ namespace AmberStep\Core\Log;
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\FoundAt;
 use AmberStep\Core\Kit\Kit;
-use AmberStep\Core\Plan\Minutes;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Surface\Place;
 
@@ -25,7 +24,7 @@ final readonly class PlaceFold
         $place = Place::find($id, $this->kit);
         $joint->done[$operation->value.'/'.$purpose][] = $event->atEpoch;
         if ($event->minutes !== null && $place !== null) {
-            $this->surface->learned->hearMinutes($operation, $event->minutes, Minutes::atPlace($operation, $place));
+            $this->surface->learned->hearMinutes($operation, $event->minutes, Place::minutes($operation, $place));
         }
         $joint->deeds[] = new Deed($operation, $event->atEpoch, $this->through($place), '', $event->id);
         if ($operation === Operation::Fill) {
@@ -47,7 +46,7 @@ final readonly class PlaceFold
 
     private function through(?Place $place): FoundAt
     {
-        return FoundAt::on($place->parts ?? [], $this->kit, $this->surface);
+        return Through::on($place->parts ?? [], $this->kit, $this->surface);
     }
 
     private function lookedAt(string $id, Event $event, Verdict $verdict): void

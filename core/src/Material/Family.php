@@ -49,6 +49,18 @@ enum Family: string
         };
     }
 
+    /** @return non-empty-list<Liquid> what may thin it (handbook 2, Paint families; rule thinner-fits) */
+    public function thinners(): array
+    {
+        return match ($this) {
+            self::WaterAcrylic, self::WaterVarnish, self::PolymerPrimer => [Liquid::WaterAcrylic],
+            self::AlcoholAcrylic => [Liquid::AlcoholAcrylic, Liquid::Lacquer],
+            self::Lacquer, self::SolventPrimer, self::Aerosol => [Liquid::Lacquer],
+            self::Enamel, self::HardenedEnamel, self::ArtistOil => [Liquid::WhiteSpirit],
+            self::TwoPart => [Liquid::TwoPart],
+        };
+    }
+
     /** Enamel and two-part keep a recoat window that closes and opens again. */
     public function hasWindow(): bool
     {

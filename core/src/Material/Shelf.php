@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Material;
 
-use AmberStep\Core\Log\Heard;
-use AmberStep\Core\Mixing\UseBook;
-
 /** The products the user owns, in the user's order. */
 final readonly class Shelf
 {
@@ -16,12 +13,8 @@ final readonly class Shelf
     /** @var array<string, Product> */
     private array $byId;
 
-    /**
-     * @param  list<Product>  $products
-     * @param  UseBook  $uses  what the guns were written down to take of them
-     * @param  list<Heard>  $heard  what was found of their waits, on any build
-     */
-    public function __construct(public array $products, public UseBook $uses = new UseBook, public array $heard = [])
+    /** @param  list<Product>  $products */
+    public function __construct(public array $products)
     {
         $byId = [];
         foreach ($products as $product) {

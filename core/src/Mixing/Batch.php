@@ -7,6 +7,9 @@ namespace AmberStep\Core\Mixing;
 /** A recipe at a size: ml, drops and grams side by side, and the marks to fill the cup to. */
 final readonly class Batch
 {
+    /** Hands-on minutes of stirring and mixing (handbook 2). */
+    public const MINUTES = 5;
+
     /** @param  non-empty-list<float>  $ml  in the order of the recipe */
     public function __construct(public Recipe $recipe, public array $ml)
     {

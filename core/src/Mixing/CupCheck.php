@@ -7,7 +7,6 @@ namespace AmberStep\Core\Mixing;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Liquid;
 use AmberStep\Core\Material\Product;
-use AmberStep\Core\Rule\ThinnerFits;
 
 /** Whether what is in a cup bears its company: thinner of the family's list, families that mix, water within bounds (rule thinner-fits). */
 final class CupCheck
@@ -40,7 +39,7 @@ final class CupCheck
         foreach ($recipe->parts as $part) {
             $liquid = $part->stuff->liquid();
             // A two-part paint's own thinner is its own: nothing is known of it but its name.
-            if ($liquid !== null && $first !== Family::TwoPart && ! in_array($liquid, ThinnerFits::takes($first), true)) {
+            if ($liquid !== null && $first !== Family::TwoPart && ! in_array($liquid, $first->thinners(), true)) {
                 $said[] = [true, ucfirst($first->word())." takes {$first->figures()->thinner}: in {$part->name} ".($first->liquid() === Liquid::WaterAcrylic ? 'it curdles.' : 'it separates, or bites what is under it.')];
             }
             if ($part->stuff === Stuff::Hardener && ! in_array($first, [Family::Enamel, Family::HardenedEnamel, Family::TwoPart], true)) {

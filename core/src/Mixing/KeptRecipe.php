@@ -4,12 +4,9 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Mixing;
 
-use AmberStep\Core\Colour\Blend;
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Lines\TypedNumber;
-use AmberStep\Core\Material\Optics;
-use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
 
 /** A recipe somebody keeps: what is in it, over which ground and through which gun it was right, and what of it can still be read two ways. */
@@ -56,11 +53,6 @@ final readonly class KeptRecipe
         ];
     }
 
-    public function recipe(): Recipe
-    {
-        return new Recipe($this->parts);
-    }
-
     public function isVerified(): bool
     {
         return $this->asks === [];
@@ -82,40 +74,6 @@ final readonly class KeptRecipe
             implode(' : ', array_map(static fn (Part $p): string => TypedNumber::text($p->amount).' '.$p->name, $counted)),
             ...array_map(static fn (Part $p): string => "{$p->name} ".TypedNumber::text($p->amount)." {$p->base->word()}", $rest),
         ]);
-    }
-
-    /**
-     * The paint it makes, for the shelf: its look and scattering worked out from what is in it, until a spoon of it is read.
-     *
-     * @throws BadDocument where nothing in it is a paint of the shelf with a colour, or it is not calculated
-     */
-    public function asProduct(string $id, string $name, Shelf $shelf, ?float $levelMl): Product
-    {
-        $paints = [];
-        $liquid = null;
-        foreach ($this->recipe()->shares() as $i => $share) {
-            $product = $this->parts[$i]->stuff === Stuff::Paint ? $shelf->find($this->products[$i]) : null;
-            if ($product?->swatch !== null) {
-                $paints[] = [$product, $share];
-            }
-            $liquid = $this->parts[$i]->stuff->liquid() ?? $liquid;
-        }
-        if ($paints === []) {
-            throw BadDocument::at('parts', 'hold no paint of the shelf that has a colour', 'choose paints of the shelf');
-        }
-        $blend = new Blend($paints);
-        $refused = count($paints) > 1 ? $blend->refuses() : null;
-        if ($refused !== null) {
-            throw BadDocument::at('parts', 'are not worked out: '.$refused, 'keep solid colours together');
-        }
-        $first = $paints[0][0];
-        $metallic = $first->isMetallic();
-
-        return new Product(
-            $id, $name, 'own mix', $first->family, $first->role, $metallic ? $first->swatch : $blend->thick->srgb()->hex(), $first->sheen, $first->opacity,
-            thinnedWith: $liquid === $first->family->liquid() ? null : $liquid, levelMl: $levelMl,
-            optics: count($paints) > 1 ? new Optics(max(Optics::SCATTERS[0], min(Optics::SCATTERS[1], round($blend->scattering, 4)))) : $first->optics, mix: $this,
-        );
     }
 
     /**

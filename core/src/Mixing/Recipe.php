@@ -26,6 +26,12 @@ final readonly class Recipe
         }
     }
 
+    /** What somebody keeps, as a sum. */
+    public static function kept(KeptRecipe $kept): self
+    {
+        return new self($kept->parts);
+    }
+
     /**
      * Volumes of all for one unit of part, in the order of the recipe: paints and thinners by their parts, the rest of what it is stated of.
      *

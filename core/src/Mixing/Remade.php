@@ -48,7 +48,7 @@ final class Remade
     private static function again(Product $kept, Shelf $shelf): ?Product
     {
         try {
-            $fresh = $kept->mix?->asProduct($kept->id, $kept->name, $shelf, $kept->levelMl);
+            $fresh = $kept->mix === null ? null : OwnMix::of($kept->mix, $kept->id, $kept->name, $shelf, $kept->levelMl);
         } catch (BadDocument) {
             return null;
         }

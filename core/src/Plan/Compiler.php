@@ -11,6 +11,7 @@ use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\Parking;
 use AmberStep\Core\Log\Event;
+use AmberStep\Core\Log\Experience;
 use AmberStep\Core\Log\Log;
 use AmberStep\Core\Log\Surface;
 use AmberStep\Core\Material\Shelf;
@@ -28,16 +29,16 @@ final class Compiler
     }
 
     /** @param  list<Event>  $events */
-    public function compile(Kit $kit, HouseRules $house, Shelf $shelf, array $events, Room $room, Calendar $calendar, int $nowEpoch): Plan
+    public function compile(Kit $kit, HouseRules $house, Shelf $shelf, array $events, Room $room, Calendar $calendar, int $nowEpoch, Experience $experience = new Experience): Plan
     {
         $kit = Parking::active($kit);
         $rules = $this->book ?? RuleBook::ofTheTrade();
         $clock = new WorkClock($room);
         $breakdown = new Breakdown($kit, $house);
         $standing = array_values(array_filter(Log::standing($events), static fn (Event $e): bool => $e->atEpoch <= $nowEpoch));
-        [$surface, $breaches] = $this->replay($standing, $kit, $house, $shelf, $breakdown, $clock, $rules, $nowEpoch);
+        [$surface, $breaches] = $this->replay($standing, $kit, $house, $shelf, $breakdown, $clock, $rules, $nowEpoch, $experience);
         $steps = (new StepBuilder($kit, $house, $shelf, $breakdown, $surface))->build();
-        $context = new Context($kit, $house, $shelf, $breakdown, $steps, $surface, $room, $nowEpoch);
+        $context = new Context($kit, $house, $shelf, $breakdown, $steps, $surface, $room, $nowEpoch, $experience);
         $sequence = new Sequencer($steps->all(), self::constraints($rules, $context));
         $order = $sequence->order();
         $progress = new Progress($kit, $breakdown, $steps, $surface);
@@ -73,7 +74,7 @@ final class Compiler
      * @param  list<Event>  $events
      * @return array{Surface, list<Breach>}
      */
-    private function replay(array $events, Kit $kit, HouseRules $house, Shelf $shelf, Breakdown $breakdown, WorkClock $clock, RuleBook $rules, int $nowEpoch): array
+    private function replay(array $events, Kit $kit, HouseRules $house, Shelf $shelf, Breakdown $breakdown, WorkClock $clock, RuleBook $rules, int $nowEpoch, Experience $experience): array
     {
         $breaches = [];
         $waits = null;
@@ -90,7 +91,7 @@ final class Compiler
                     }
                 }
             }
-        });
+        }, $experience);
 
         return [$surface, $breaches];
     }

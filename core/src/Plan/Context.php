@@ -7,6 +7,7 @@ namespace AmberStep\Core\Plan;
 use AmberStep\Core\Drying\Room;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Log\Experience;
 use AmberStep\Core\Log\Surface;
 use AmberStep\Core\Material\Shelf;
 
@@ -22,6 +23,7 @@ final readonly class Context
         public Surface $surface,
         public Room $room,
         public int $nowEpoch,
+        public Experience $experience = new Experience,
     ) {
     }
 

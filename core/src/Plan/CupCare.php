@@ -7,6 +7,7 @@ namespace AmberStep\Core\Plan;
 use AmberStep\Core\Drying\Room;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Product;
+use AmberStep\Core\Mixing\Batch;
 use AmberStep\Core\Mixing\Jar;
 use AmberStep\Core\Mixing\PotLife;
 use AmberStep\Core\Rule\BottleMixed;
@@ -18,9 +19,6 @@ use AmberStep\Core\Spray\SetUp;
  */
 final class CupCare
 {
-    /** Hands-on minutes of stirring and mixing (handbook 2). */
-    public const MINUTES = 5;
-
     /** Seconds a thinned mix is kept under a lid: an evening. */
     private const KEEPS = 4 * 3600;
 
@@ -106,7 +104,7 @@ final class CupCare
     public function sprayed(Step $step, int $endEpoch): void
     {
         $cup = $this->inUse[$step->product->id ?? ''] ?? null;
-        $need = $cup === null || ! $step->operation->sprays() ? null : SetUp::of($step, $this->context->kit, $this->context->house, $this->context->shelf->uses)?->need;
+        $need = $cup === null || ! $step->operation->sprays() ? null : SetUp::of($step, $this->context->kit, $this->context->house, $this->context->experience->uses)?->need;
         if ($need !== null) {
             $cup?->sprayed($step, $need);
             $this->used[$step->product->id ?? ''] = $endEpoch;
@@ -127,7 +125,7 @@ final class CupCare
             $step = new Step($product->id, Operation::Mix, 'gun', $p->n, $p->n, $p->pieceId, [$p->pieceId], 0, 0, product: $product, title: BottleMixed::title($p->jar, $p->startEpoch), cup: $cup);
             $said = [BottleMixed::why($p->jar, $cup->ml, $p->startEpoch, $this->context->kit->zone), ...($p->first() === null ? [] : [Words::title($p->first(), $this->context).' on '.$this->context->pieceName($p->pieceId).', is what comes out of it next.'])];
 
-            return new PlannedStep($step, 0, $p->startEpoch, $p->endEpoch, self::MINUTES, [], [], array_map(static fn (string $why): Constraint => new Constraint('', $step->key, Strength::Must, 'bottle-mixed', $why), $said));
+            return new PlannedStep($step, 0, $p->startEpoch, $p->endEpoch, Batch::MINUTES, [], [], array_map(static fn (string $why): Constraint => new Constraint('', $step->key, Strength::Must, 'bottle-mixed', $why), $said));
         }, $this->planned);
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Masking\MaskFor;
 
 /**
  * Putting a piece where it dries sooner, where the house rule asks for it: before the waits that are long, to
@@ -27,7 +28,7 @@ final readonly class DryingSteps
             return;
         }
         $own = $steps->ofPiece($piece->id);
-        $panes = array_filter($own, static fn (Step $s): bool => $s->operation === Operation::Mask && in_array($s->purpose, [MaskSteps::PANES, MaskSteps::BARE], true));
+        $panes = array_filter($own, static fn (Step $s): bool => $s->operation === Operation::Mask && in_array($s->purpose, [MaskFor::PANES, MaskFor::BARE], true));
         if ($panes !== []) {
             return;
         }

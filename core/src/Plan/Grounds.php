@@ -39,18 +39,4 @@ final class Grounds
             ? ['the plastic', $kit->partsById[$area->part]->mouldedColour ?? Hiding::UNKNOWN_PLASTIC]
             : [$layer->product->name, $layer->product->swatch];
     }
-
-    /** @return array<string, string> swatch by name: all that a colour of the build is laid on */
-    public static function ofColour(string $colourId, Plan $plan): array
-    {
-        $found = [];
-        foreach ($plan->context->kit->areas as $area) {
-            if ($area->intent->colour === $colourId && $area->isPainted()) {
-                [$name, $hex] = self::ofArea($area, $plan->final, $plan->context->kit);
-                $found[$name] ??= $hex;
-            }
-        }
-
-        return $found;
-    }
 }

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Booklet\Gluing;
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Kit\Closed;
 use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Material\Glue;
 use AmberStep\Core\Material\GlueChoice;
-use AmberStep\Core\Rule\Say;
 
 /** What the break-down proposes for one joint: when it is closed and why, with which glue, how it is aligned, what stays bare. */
 final readonly class JointAdvice
@@ -69,7 +69,7 @@ final readonly class JointAdvice
     {
         $waiting = Fit::waiting($joint, $context);
 
-        return $waiting === [] || $context->surface->joint($joint->id)->closedAt !== null ? null : sprintf('It %s: glued before %s, while both its sides can still be reached.', Fit::words($joint), Say::listed(array_map(static fn (Joint $j): string => $j->name, $waiting)));
+        return $waiting === [] || $context->surface->joint($joint->id)->closedAt !== null ? null : sprintf('It %s: glued before %s, while both its sides can still be reached.', Fit::words($joint), Names::listed(array_map(static fn (Joint $j): string => $j->name, $waiting)));
     }
 
     /** @return list<string> */

@@ -8,6 +8,8 @@ use AmberStep\Core\Colour\Tones;
 use AmberStep\Core\Kit\EdgeKind;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Masking\Cover;
+use AmberStep\Core\Masking\MaskFor;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Filler;
 use AmberStep\Core\Material\Medium;
@@ -56,7 +58,7 @@ final class Manner
     private static function mask(Step $step, Kit $kit, HouseRules $house): array
     {
         $out = [];
-        if ($step->medium === Medium::CutFilm && $step->purpose === MaskSteps::PANES) {
+        if ($step->medium === Medium::CutFilm && $step->purpose === MaskFor::PANES) {
             $out[] = $house->says('bought-masks', 'tack-off') ? 'Take the tack off on the back of the hand first.' : 'As they come off the sheet, tack and all.';
         } elseif ($step->medium === Medium::CutFilm && self::isFine($step, $kit)) {
             $out[] = $house->says('patterns', 'on-model') ? 'Lay it whole, carrier and all; weed it on the model.' : 'Weed it on the sheet and lay it piece by piece.';
@@ -64,19 +66,11 @@ final class Manner
         if ($step->medium === Medium::LiquidMask) {
             $out[] = $house->says('liquid-mask', 'brush') ? 'Brush it on in two or three coats.' : 'Spray it, wash the gun at once, cut the line when it is clear.';
         }
-        if (self::coversWith($step, $house) === Medium::RubberCement) {
+        if (Cover::with($step, $house) === Medium::RubberCement) {
             $out[] = 'Rubber cement over the field behind the edge, 1.5 mm thick; it runs while it is wet.';
         }
 
         return $out;
-    }
-
-    /** What covers the field behind the edge of a mask; null where its own medium does, or nothing lies on it. */
-    public static function coversWith(Step $step, HouseRules $house): ?Medium
-    {
-        $tape = in_array($step->medium, [Medium::PaperTape, Medium::VinylTape], true);
-
-        return $tape && $house->says('cover', 'rubber-cement') && $step->purpose !== MaskSteps::BARE ? Medium::RubberCement : null;
     }
 
     private static function isFine(Step $step, Kit $kit): bool
@@ -155,7 +149,7 @@ final class Manner
         if ($step->product?->family === Family::Aerosol) {
             return $step->n === 1 ? ['Shake the can two minutes after the ball comes free.'] : [];
         }
-        $need = SetUp::of($step, $context->kit, $context->house, $context->shelf->uses)?->need;
+        $need = SetUp::of($step, $context->kit, $context->house, $context->experience->uses)?->need;
         if ($need === null || $step->product === null) {
             return [];
         }
@@ -186,7 +180,7 @@ final class Manner
         if ($product->isOwnMix() && (new Jar($product))->isEnough($ml)) {
             return [sprintf('%.2f ml %s out of its jar', $ml, $product->name)];
         }
-        $recipe = $product->mix?->recipe() ?? new Recipe([new Part('paint', Stuff::Paint, 1), ...($thinnerPerPaint > 0 ? [new Part('thinner', Stuff::thinning($product->family), $thinnerPerPaint)] : [])]);
+        $recipe = $product->mix !== null ? Recipe::kept($product->mix) : new Recipe([new Part('paint', Stuff::Paint, 1), ...($thinnerPerPaint > 0 ? [new Part('thinner', Stuff::thinning($product->family), $thinnerPerPaint)] : [])]);
         $batch = $recipe->total($ml);
 
         return array_map(static fn (array $p): string => sprintf('%.2f ml %s', $batch->ml[$p[0]], $recipe->parts[$p[0]]->name), $batch->pouring($house->says('pouring', 'thinner-first')));

@@ -11,16 +11,13 @@ use AmberStep\Core\Kit\Face;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\Pin;
+use AmberStep\Core\Masking\MaskFor;
 use AmberStep\Core\Material\Medium;
 
 /** Which areas are covered while others are sprayed, with what, and when the masks come off. */
 final readonly class MaskSteps
 {
     /** Purpose of the mask on panes, and on what stays bare. */
-    public const PANES = 'panes';
-
-    public const BARE = 'bare';
-
     public function __construct(private Kit $kit, private HouseRules $house, private Breakdown $breakdown, private Pins $pins)
     {
     }
@@ -47,12 +44,12 @@ final readonly class MaskSteps
     /** Panes and what else stays bare: covered from before the first paint to after the last. */
     public function bare(StepSet $steps, Piece $piece): void
     {
-        $groups = [self::PANES => [], self::BARE => []];
+        $groups = [MaskFor::PANES => [], MaskFor::BARE => []];
         foreach ($piece->areas as $area) {
             if ($area->isPane()) {
-                $groups[self::PANES][] = $area->id;
+                $groups[MaskFor::PANES][] = $area->id;
             } elseif ($area->face === Face::Outside && $area->intent->isClear()) {
-                $groups[self::BARE][] = $area->id;
+                $groups[MaskFor::BARE][] = $area->id;
             }
         }
         foreach ($groups as $purpose => $ids) {
@@ -60,7 +57,7 @@ final readonly class MaskSteps
                 continue;
             }
             $medium = $this->pins->find(static fn (Pin $p): ?Medium => $p->medium, Operation::Mask, $purpose, $piece->id, ...$ids)
-                ?? ($purpose === self::PANES ? Medium::CutFilm : Medium::PaperTape);
+                ?? ($purpose === MaskFor::PANES ? Medium::CutFilm : Medium::PaperTape);
             $this->pair($steps, $piece, $purpose, $ids, $medium, Rank::of(Operation::Mask), Rank::of(Operation::Unmask, extra: 90), '');
         }
     }

@@ -7,6 +7,7 @@ namespace AmberStep\Core\Plan;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Material\Medium;
+use AmberStep\Core\Mixing\Batch;
 use AmberStep\Core\Mixing\UseBook;
 use AmberStep\Core\Spray\SetUp;
 use AmberStep\Core\Surface\Place;
@@ -24,7 +25,7 @@ final class Minutes
             Operation::Soften => 3,
             Operation::Trim, Operation::Stuff, Operation::FitWarm, Operation::Photograph => 5,
             Operation::Glue, Operation::Attach => 3 * self::joined($step, $kit),
-            Operation::Fill, Operation::CutBack, Operation::CheckSeam, Operation::Rescribe => self::atPlace($step->operation, Place::find($step->placeId ?? '', $kit)),
+            Operation::Fill, Operation::CutBack, Operation::CheckSeam, Operation::Rescribe => Place::minutes($step->operation, Place::find($step->placeId ?? '', $kit)),
             Operation::Wash => self::WATER + self::copies($step, $kit),
             Operation::Inspect => 3,
             Operation::Decal => 3 * count($step->targets),
@@ -35,7 +36,7 @@ final class Minutes
             Operation::Unmask => 0.5 * count($step->targets),
             Operation::Flat, Operation::Abrade, Operation::Scrape => 10,
             Operation::Rinse => 5,
-            Operation::Mix => CupCare::MINUTES,
+            Operation::Mix => Batch::MINUTES,
             Operation::Strip => 20,
             Operation::Test => 6,
             Operation::TouchUp => 4,
@@ -90,18 +91,5 @@ final class Minutes
         }
 
         return $cm2;
-    }
-
-    /** Filling 5 and 1 a cm, sanding 2 a cm, rescribing 1 a cm (handbook 2); a place nobody measured counts as one. */
-    public static function atPlace(Operation $operation, ?Place $place): float
-    {
-        $cm = $place->lengthCm ?? 0;
-
-        return match ($operation) {
-            Operation::Fill => 5 + $cm,
-            Operation::CutBack => 2 * max(1, $cm),
-            Operation::Rescribe => max(2, $cm),
-            default => 3,
-        };
     }
 }

@@ -10,6 +10,7 @@ use AmberStep\Core\Kit\FoundAt;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Surface;
+use AmberStep\Core\Log\Through;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Surface\Course;
@@ -33,7 +34,7 @@ final class PlaceSteps
             if ($piece === null || ($joint !== null && ! ($joint->isSeam() && $breakdown->closesBeforePaint($joint->id)))) {
                 continue;
             }
-            $course = $steps->courses[$place->id] = Course::of($place, $surface->joint($place->id), $house, FoundAt::on($place->parts, $kit, $surface));
+            $course = $steps->courses[$place->id] = Course::of($place, $surface->joint($place->id), $house, Through::on($place->parts, $kit, $surface));
             $areas = array_values(array_filter($piece->areas, static fn (Area $a): bool => in_array($a->part, $place->parts, true) && $a->face === Face::Outside && $a->isPainted()));
             foreach ($course->legs as $i => $leg) {
                 $steps->add(self::leg($leg, $i, $place, $piece, $areas, $house));

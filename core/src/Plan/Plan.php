@@ -8,6 +8,7 @@ use AmberStep\Core\Drying\Room;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Event;
+use AmberStep\Core\Log\Experience;
 use AmberStep\Core\Log\Surface;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Rule\Finding;
@@ -43,10 +44,11 @@ final readonly class Plan
      *
      * @param  HouseRules  $house  the user's; the build's own go on top
      * @param  list<Event>  $events  the whole log, in any order
+     * @param  Experience  $experience  what all builds taught
      */
-    public static function compile(Kit $kit, HouseRules $house, Shelf $shelf, array $events, Room $room, Calendar $calendar, int $nowEpoch): self
+    public static function compile(Kit $kit, HouseRules $house, Shelf $shelf, array $events, Room $room, Calendar $calendar, int $nowEpoch, Experience $experience = new Experience): self
     {
-        return (new Compiler)->compile($kit, $house->with($kit->house), $shelf, $events, $room, $calendar, $nowEpoch);
+        return (new Compiler)->compile($kit, $house->with($kit->house), $shelf, $events, $room, $calendar, $nowEpoch, $experience);
     }
 
     public function aspect(): Aspect

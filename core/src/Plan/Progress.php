@@ -6,6 +6,7 @@ namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Surface;
+use AmberStep\Core\Masking\MaskFor;
 use AmberStep\Core\Surface\Place;
 
 /** Which steps are done, by what is really on the model, on plan or off. */
@@ -150,7 +151,7 @@ final class Progress
     /** Whether all sprayings the mask is for are done or overtaken. */
     private function pastMask(Step $mask): bool
     {
-        $panes = in_array($mask->purpose, [MaskSteps::PANES, MaskSteps::BARE], true);
+        $panes = in_array($mask->purpose, [MaskFor::PANES, MaskFor::BARE], true);
         $on = $this->steps->find("{$mask->target}/mask/{$mask->purpose}/1")->rank ?? $mask->rank;
         foreach ($this->steps->ofPiece($mask->pieceId) as $step) {
             $concerned = $panes ? $step->operation->sprays() : in_array($step->operation, [Operation::Colour, Operation::Ground], true);

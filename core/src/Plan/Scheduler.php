@@ -7,6 +7,7 @@ namespace AmberStep\Core\Plan;
 use AmberStep\Core\Drying\Room;
 use AmberStep\Core\Log\Fold;
 use AmberStep\Core\Material\Sheen;
+use AmberStep\Core\Mixing\Batch;
 use AmberStep\Core\Rule\PaintGunClean;
 use AmberStep\Core\Rule\RuleBook;
 use AmberStep\Core\Schedule\Calendar;
@@ -137,7 +138,7 @@ final class Scheduler
         }
         $exactly = $this->context->kit->exactly($step->key);
 
-        return $exactly === null ? 60 * CupCare::MINUTES : min(60 * CupCare::MINUTES, max(0, $exactly - $at));
+        return $exactly === null ? 60 * Batch::MINUTES : min(60 * Batch::MINUTES, max(0, $exactly - $at));
     }
 
     /** Cleans the gun as soon as the hands are free, and says when they are again. */
@@ -237,7 +238,7 @@ final class Scheduler
     /** Pieces washed one after the other share the water: 10 min for it, and 1 for each (handbook 2). */
     private function minutes(Step $step, int $at): float
     {
-        $minutes = $this->minutes[$step->key] ??= ($step->placeId === null ? 1.0 : $this->context->surface->learned->pace($step->operation)) * Minutes::of($step, $this->context->kit, $this->context->house, $this->context->shelf->uses);
+        $minutes = $this->minutes[$step->key] ??= ($step->placeId === null ? 1.0 : $this->context->surface->learned->pace($step->operation)) * Minutes::of($step, $this->context->kit, $this->context->house, $this->context->experience->uses);
 
         return $step->operation === Operation::Wash && $this->washedUntil === $at ? $minutes - Minutes::WATER : $minutes;
     }

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Plan;
 
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Kit\TestSurface;
+use AmberStep\Core\Masking\MaskFor;
 use AmberStep\Core\Material\CoatKind;
-use AmberStep\Core\Rule\Say;
 use AmberStep\Core\Surface\Place;
 
 /** What a step is called at the bench: plain, short, imperative. */
@@ -35,8 +36,8 @@ final class Words
             Operation::Wipe => 'Wipe clean',
             Operation::Mount => 'Put it on its holder',
             Operation::MaskFaces => 'Plug the faces of '.($context->kit->jointsById[$step->counted()]->name ?? 'the joint'),
-            Operation::Mask => $step->purpose === MaskSteps::PANES ? 'Mask the panes with '.$step->medium?->word() : 'Cap '.self::areas($step, $context).' with '.$step->medium?->word(),
-            Operation::Unmask => $step->purpose === MaskSteps::PANES ? 'Bare the panes' : 'Take the '.$step->medium?->word().' off '.self::areas($step, $context),
+            Operation::Mask => $step->purpose === MaskFor::PANES ? 'Mask the panes with '.$step->medium?->word() : 'Cap '.self::areas($step, $context).' with '.$step->medium?->word(),
+            Operation::Unmask => $step->purpose === MaskFor::PANES ? 'Bare the panes' : 'Take the '.$step->medium?->word().' off '.self::areas($step, $context),
             Operation::Abrade => 'Abrade for a key',
             Operation::InsideColour => "Spray {$colour}, the inside colour, ".self::coat($step),
             Operation::Prime => "Prime with {$product}, ".self::coat($step),
@@ -88,7 +89,7 @@ final class Words
         $own = $piece === null ? [] : array_filter($piece->areas, static fn ($a): bool => $a->isPainted());
         $names = array_map($context->areaName(...), array_filter($step->targets, static fn (string $t): bool => isset($context->kit->areasById[$t])));
 
-        return ($piece->name ?? '').($names !== [] && count($names) < count($own) && count($names) <= 3 ? ': '.Say::listed(array_values($names)) : '');
+        return ($piece->name ?? '').($names !== [] && count($names) < count($own) && count($names) <= 3 ? ': '.Names::listed(array_values($names)) : '');
     }
 
     /** What the button says happened. */
@@ -194,6 +195,6 @@ final class Words
     {
         $names = array_map($context->areaName(...), $step->targets);
 
-        return count($names) > 3 ? count($names).' areas' : Say::listed($names);
+        return count($names) > 3 ? count($names).' areas' : Names::listed($names);
     }
 }

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Log\Mix;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Mixing\Poured;
+use AmberStep\Core\Mixing\Recipe;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
 use AmberStep\Core\Plan\Step;
@@ -46,8 +48,8 @@ final class AmountsContradict implements Judges
         if ($kept === null || $mix->poured === []) {
             return;
         }
-        $poured = Poured::against($kept->recipe(), $mix->poured);
-        $late = $poured->isOnlyThinner($kept->recipe());
+        $poured = Poured::against(Recipe::kept($kept), $mix->poured);
+        $late = $poured->isOnlyThinner(Recipe::kept($kept));
         if (! $poured->contradicts() || ($late && ! $product->isMetallic())) {
             // A little more thinner than written flows out on a solid colour (rule late-thinner).
             return;
@@ -61,8 +63,8 @@ final class AmountsContradict implements Judges
         $key = (new Finding($this->id(), Severity::Think, '', '', [$product->id, $mix->eventId]))->key;
         [$target, $before] = [$step->targets[0], $step->operation->value.'/'.$step->counted()];
         $rebuilt = implode(', ', array_map(static fn (float $ml, $part): string => sprintf('%.2f ml %s', $ml, $part->name), $poured->rebuilt, $kept->parts));
-        yield new Finding($this->id(), Severity::Think, "{$product->name} was not poured as its recipe says", "{$poured->worst($kept->recipe())} Sprayed like this it is another ".($late ? 'paint on the edges: flakes drift.' : 'colour.'), [$product->id, $mix->eventId], [$step->key], [
-            Say::insertBefore($key, $target, 'Add '.Say::listed($add)." to {$product->name}", $before, Operation::Look),
+        yield new Finding($this->id(), Severity::Think, "{$product->name} was not poured as its recipe says", "{$poured->worst(Recipe::kept($kept))} Sprayed like this it is another ".($late ? 'paint on the edges: flakes drift.' : 'colour.'), [$product->id, $mix->eventId], [$step->key], [
+            Say::insertBefore($key, $target, 'Add '.Names::listed($add)." to {$product->name}", $before, Operation::Look),
             Say::insertBefore($key, $target, "Mix {$product->name} anew: {$rebuilt}", $before, Operation::Look),
         ]);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\Missing;
@@ -51,8 +52,8 @@ final class CleanGear implements Judges, OrdersHolds
                 1 => '1 step waits for it',
                 default => count($waits).' steps wait for it',
             })
-                .($colours === [] ? '' : ': '.Say::listed(array_slice($colours, 0, 5))).'. '
-                .($titles === [] ? 'Nothing else can be done tonight.' : 'Meanwhile: '.Say::listed($titles).(count($tonight) > self::SHOWN ? ', and more' : '').'.');
+                .($colours === [] ? '' : ': '.Names::listed(array_slice($colours, 0, 5))).'. '
+                .($titles === [] ? 'Nothing else can be done tonight.' : 'Meanwhile: '.Names::listed($titles).(count($tonight) > self::SHOWN ? ', and more' : '').'.');
             yield new Finding($this->id(), Severity::Think, ucfirst(self::words($outage, $context->kit)), $sentence, [$outage->id], array_keys($waits), [
                 new Fix('It works again', [Edit::remove('outages', $outage->id)]),
             ]);

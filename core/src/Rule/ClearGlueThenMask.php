@@ -8,9 +8,9 @@ use AmberStep\Core\Document\Id;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Inserted;
 use AmberStep\Core\Kit\Joint;
+use AmberStep\Core\Masking\MaskFor;
 use AmberStep\Core\Plan\Constraint;
 use AmberStep\Core\Plan\Context;
-use AmberStep\Core\Plan\MaskSteps;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
 use AmberStep\Core\Plan\Step;
@@ -31,7 +31,7 @@ final class ClearGlueThenMask implements Judges, OrdersSteps
             if ($glue === null || $panes === []) {
                 continue;
             }
-            $masks = array_values(array_filter($context->steps->with(Operation::Mask), static fn (Step $s): bool => $s->purpose === MaskSteps::PANES && array_intersect($s->targets, $panes) !== []));
+            $masks = array_values(array_filter($context->steps->with(Operation::Mask), static fn (Step $s): bool => $s->purpose === MaskFor::PANES && array_intersect($s->targets, $panes) !== []));
             yield from $this->afterSanding($context, $joint, $glue);
             yield from Say::all([$glue], $masks, $this, "Glue at {$joint->name} creeps under a mask that is already on.");
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Kit\EdgeKind;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Practice;
@@ -24,7 +25,7 @@ final class EdgeFitsScale implements Judges
     {
         $kit = $outlook->context->kit;
         foreach ($kit->edges as $edge) {
-            $between = Say::listed(array_map($outlook->context->areaName(...), $edge->areas));
+            $between = Names::listed(array_map($outlook->context->areaName(...), $edge->areas));
             $real = $edge->softMm * $kit->scale;
             $soft = $edge->kind !== EdgeKind::Hard;
             $said = match (true) {

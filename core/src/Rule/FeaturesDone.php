@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Feature;
 use AmberStep\Core\Kit\FeatureKind;
@@ -37,7 +38,7 @@ final class FeaturesDone implements Judges
             if ($painted === []) {
                 continue;
             }
-            $names = Say::listed(array_map(static fn (Feature $f): string => $f->name($context->kit), $open));
+            $names = Names::listed(array_map(static fn (Feature $f): string => $f->name($context->kit), $open));
             $name = $context->kit->partsById[$part]->name;
             $ids = array_map(static fn (Feature $f): string => $f->id, $open);
             $lines = array_filter($open, static fn (Feature $f): bool => $f->kind !== FeatureKind::Weld) !== [];

@@ -8,6 +8,7 @@ use AmberStep\Core\Booklet\BringIn;
 use AmberStep\Core\Booklet\ColourLists;
 use AmberStep\Core\Booklet\ListItem;
 use AmberStep\Core\Document\Id;
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Callout;
 use AmberStep\Core\Kit\Colour;
@@ -62,7 +63,7 @@ final class ForgottenPart implements Judges, OrdersSteps
         if ($lost === []) {
             return;
         }
-        $names = Say::listed(array_map(static fn (Callout $c): string => $c->called(), array_slice($lost, 0, 6))).(count($lost) > 6 ? ' and '.(count($lost) - 6).' more' : '');
+        $names = Names::listed(array_map(static fn (Callout $c): string => $c->called(), array_slice($lost, 0, 6))).(count($lost) > 6 ? ' and '.(count($lost) - 6).' more' : '');
         $verb = count($lost) === 1 ? 'is' : 'are';
         yield new Finding($this->id(), Severity::Stop, "{$called}: {$names} {$verb} on no piece", $colour === null ? "The booklet has {$names} clear, and the plan knows no such pane." : "The booklet calls {$names} out in {$called}, and the plan paints no such thing.", [Id::from('on no piece', $colour->id ?? 'clear')], [], Say::fixes([
             self::bringIn($context, $lost),
@@ -137,7 +138,7 @@ final class ForgottenPart implements Judges, OrdersSteps
         if ($open === [] || $close === null || ! $last) {
             return;
         }
-        $names = Say::listed(array_map(static fn (ListItem $i): string => $i->words(), array_slice($open, 0, 6))).(count($open) > 6 ? ' and '.(count($open) - 6).' more' : '');
+        $names = Names::listed(array_map(static fn (ListItem $i): string => $i->words(), array_slice($open, 0, 6))).(count($open) > 6 ? ' and '.(count($open) - 6).' more' : '');
         yield new Finding($this->id(), Severity::Stop, $closed ? "{$colour->name} is closed without {$names}" : "{$colour->name} cannot be closed yet: {$names}", 'Not ticked on its list. Painted another day it comes out in a slightly different shade.', [$colour->id], [$close->key], [
             new Fix(count($open) === 1 ? 'Strike it from the list: it gets none of it' : 'Strike them from the list: they get none of it', array_map(static fn (ListItem $i): Edit => Edit::remove('callouts', $i->id), $open)),
         ], rests: $names);

@@ -7,6 +7,7 @@ namespace AmberStep\Core\Rule;
 use AmberStep\Core\Colour\Coverage;
 use AmberStep\Core\Colour\Spectrum;
 use AmberStep\Core\Document\Id;
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Colour;
 use AmberStep\Core\Kit\Edit;
@@ -70,7 +71,7 @@ final class GroundShows implements Judges
     {
         $context = $outlook->context;
         $needed = $this->needed($outlook, $product, $ground, $areas);
-        $names = Say::listed(array_map(static fn (Area $a): string => $a->name, $areas));
+        $names = Names::listed(array_map(static fn (Area $a): string => $a->name, $areas));
         $sentence = sprintf('What lies under %s still shows by ΔE00 %.1f on %s; %s. This predicts; a spoon decides.', $product->name, $difference, $names, $needed === null ? 'twelve coats do not hide it' : ($needed === 2 ? 'a mist and a light coat would hide it' : $needed.' coats would hide it'));
 
         return new Finding($this->id(), Severity::Think, "The ground shows through {$product->name}", $sentence, array_map(static fn (Area $a): string => $a->id, $areas), [], Say::fixes([

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Kit\Part;
@@ -70,7 +71,7 @@ final class HandedPart implements Judges, OrdersSteps
             return;
         }
         $count = array_sum($left);
-        $names = Say::listed(array_map(static fn (string $id): string => ($left[$id] > 1 ? "{$left[$id]} × " : '').$context->kit->partsById[$id]->name, array_keys($left)));
+        $names = Names::listed(array_map(static fn (string $id): string => ($left[$id] > 1 ? "{$left[$id]} × " : '').$context->kit->partsById[$id]->name, array_keys($left)));
         $first = array_key_first($left);
         yield new Finding($this->id(), Severity::Think, $count === 1 ? "{$names} is left over" : "{$count} parts are left over", "Everything is glued, and {$names} was not fitted.", array_keys($left), [], [
             new Fix($count === 1 ? 'It is a spare' : 'They are spares', self::spared($context, $left)),

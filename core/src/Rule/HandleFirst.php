@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule;
 
 use AmberStep\Core\Document\Id;
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Holder;
 use AmberStep\Core\Kit\OwnedHolders;
@@ -49,10 +50,10 @@ final class HandleFirst implements Judges
         $fixes = [new Fix("Get {$need->short()} more: there are {$need->atOnce} then", [$makeMore])];
         $moved = $this->onABoard($context, $need);
         if ($moved !== []) {
-            $fixes[] = new Fix('Lay '.Say::listed(array_map(static fn (Piece $p): string => $p->name, $moved)).' on a board instead', array_map(fn (Piece $p): Edit => self::held($p, $context, Holder::Board), $moved));
+            $fixes[] = new Fix('Lay '.Names::listed(array_map(static fn (Piece $p): string => $p->name, $moved)).' on a board instead', array_map(fn (Piece $p): Edit => self::held($p, $context, Holder::Board), $moved));
         }
 
-        return new Finding($this->id(), Severity::Think, "{$need->short()} {$plural} too few", "{$need->atOnce} {$plural} are needed at one time, for ".Say::listed($need->shortNames()).", and there are {$need->owned}.", [Id::from('holders', $need->holder->value)], [], $fixes, rests: "{$need->atOnce}/{$need->owned}");
+        return new Finding($this->id(), Severity::Think, "{$need->short()} {$plural} too few", "{$need->atOnce} {$plural} are needed at one time, for ".Names::listed($need->shortNames()).", and there are {$need->owned}.", [Id::from('holders', $need->holder->value)], [], $fixes, rests: "{$need->atOnce}/{$need->owned}");
     }
 
     /**

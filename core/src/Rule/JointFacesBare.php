@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule;
 
 use AmberStep\Core\Document\Id;
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Kit\Pin;
 use AmberStep\Core\Plan\Context;
@@ -46,7 +47,7 @@ final class JointFacesBare implements Judges, OrdersSteps
     {
         $joints = array_values(array_filter($context->kit->joints, static fn (Joint $j): bool => ! $j->glue->isCement() && ! $j->carriesLoad && ! $context->breakdown->closesBeforePaint($j->id) && $context->surface->joint($j->id)->closedAt === null));
         if (count($joints) > self::SAID_ONE_BY_ONE) {
-            yield new Finding($this->id(), Severity::Note, count($joints).' joints are glued on paint', 'The glue holds there as well as the paint does, which is enough for light parts: '.Say::listed(array_map(static fn (Joint $j): string => $j->name, $joints)).'.', [Id::from('glued-on-paint')], rests: (string) count($joints));
+            yield new Finding($this->id(), Severity::Note, count($joints).' joints are glued on paint', 'The glue holds there as well as the paint does, which is enough for light parts: '.Names::listed(array_map(static fn (Joint $j): string => $j->name, $joints)).'.', [Id::from('glued-on-paint')], rests: (string) count($joints));
 
             return;
         }

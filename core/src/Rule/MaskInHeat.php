@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Drying\CabinetStay;
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Edit;
@@ -47,7 +48,7 @@ final class MaskInHeat implements Judges
      */
     private function finding(Outlook $outlook, string $pieceId, array $masked, array $steps, array $fixes): Finding
     {
-        $names = Say::listed(array_map($outlook->context->areaName(...), $masked));
+        $names = Names::listed(array_map($outlook->context->areaName(...), $masked));
 
         return new Finding($this->id(), Severity::Think, "{$outlook->context->pieceName($pieceId)} goes into the warm masked", "The glue of the mask on {$names} bakes on.", [$pieceId], $steps, $fixes);
     }

@@ -7,11 +7,11 @@ namespace AmberStep\Core\Rule;
 use AmberStep\Core\Document\Id;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Pin;
+use AmberStep\Core\Masking\Cover;
 use AmberStep\Core\Material\Below;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Material\Substrate;
 use AmberStep\Core\Material\WaitKind;
-use AmberStep\Core\Plan\Manner;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
 use AmberStep\Core\Plan\Step;
@@ -32,7 +32,7 @@ final class MaskReacts implements Judges
                 continue;
             }
             foreach ($step->targets as $area) {
-                $cover = Manner::coversWith($step, $outlook->context->house);
+                $cover = Cover::with($step, $outlook->context->house);
                 $medium = $step->medium;
                 $why = $this->why($outlook, $area, $medium, $planned->startEpoch);
                 if ($why === null && $cover !== null) {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
+use AmberStep\Core\Masking\MaskFor;
 use AmberStep\Core\Plan\Context;
-use AmberStep\Core\Plan\MaskSteps;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
 
@@ -21,7 +21,7 @@ final class PanesLast implements Judges, OrdersSteps
     {
         foreach ([Operation::Mask, Operation::Unmask] as $operation) {
             foreach ($context->steps->with($operation) as $mask) {
-                if (! in_array($mask->purpose, [MaskSteps::PANES, MaskSteps::BARE], true)) {
+                if (! in_array($mask->purpose, [MaskFor::PANES, MaskFor::BARE], true)) {
                     continue;
                 }
                 foreach ($context->steps->ofPiece($mask->pieceId) as $spray) {
@@ -47,7 +47,7 @@ final class PanesLast implements Judges, OrdersSteps
             }
             foreach ($panes as $pane) {
                 $state = $context->surface->area($pane->id);
-                $taken = $state->count(Operation::Unmask, MaskSteps::PANES) + $state->count(Operation::Unmask, '*') > 0 && ! $state->isMasked();
+                $taken = $state->count(Operation::Unmask, MaskFor::PANES) + $state->count(Operation::Unmask, '*') > 0 && ! $state->isMasked();
                 $again = array_filter($outlook->left, static fn ($p): bool => $p->step->operation === Operation::Mask && in_array($pane->id, $p->step->targets, true));
                 if ($taken && $again === []) {
                     $key = (new Finding($this->id(), Severity::Think, '', '', [$pane->id]))->key;

@@ -86,13 +86,4 @@ final class Say
     {
         return array_values(array_filter($fixes));
     }
-
-    /** @param  list<string>  $names */
-    public static function listed(array $names): string
-    {
-        $names = array_values(array_unique($names));
-        $last = array_pop($names) ?? '';
-
-        return $names === [] ? $last : implode(', ', $names).' and '.$last;
-    }
 }

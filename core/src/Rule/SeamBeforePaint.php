@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule;
 
 use AmberStep\Core\Document\Id;
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Face;
 use AmberStep\Core\Kit\Feature;
 use AmberStep\Core\Kit\Flaw;
 use AmberStep\Core\Kit\FlawKind;
 use AmberStep\Core\Kit\FoundAt;
+use AmberStep\Core\Log\Through;
 use AmberStep\Core\Plan\Constraint;
 use AmberStep\Core\Plan\Context;
 use AmberStep\Core\Plan\Operation;
@@ -121,7 +123,7 @@ final class SeamBeforePaint implements Judges, OrdersSteps
             }
             if ($painted !== []) {
                 $key = (new Finding($this->id(), Severity::Stop, '', '', [$joint->id, ...$painted]))->key;
-                yield new Finding($this->id(), Severity::Stop, "Paint is on before {$joint->name} is closed", 'It must vanish: it still has to be glued, filled and sanded, through '.Say::listed(array_map($context->areaName(...), $painted)).'.', [$joint->id, ...$painted], [], [
+                yield new Finding($this->id(), Severity::Stop, "Paint is on before {$joint->name} is closed", 'It must vanish: it still has to be glued, filled and sanded, through '.Names::listed(array_map($context->areaName(...), $painted)).'.', [$joint->id, ...$painted], [], [
                     Say::look($outlook, $key, $painted, 'Scrape the joint faces bare, and repaint once the seam is gone', null, Operation::Flat),
                     $fixes[1],
                 ]);
@@ -146,7 +148,7 @@ final class SeamBeforePaint implements Judges, OrdersSteps
         if ($painted === []) {
             return;
         }
-        $on = FoundAt::on($place->parts, $context->kit, $context->surface);
+        $on = Through::on($place->parts, $context->kit, $context->surface);
         $again = isset($context->kit->flawsById[$id])
             ? Edit::set('flaws', $id, 'foundAt', $on->value)
             : Edit::add('flaws', (new Flaw(Id::from('under', $id), count($context->kit->flaws), FlawKind::Gap, $place->parts[0], "at {$place->name}", widthMm: $place->widthMm, lengthMm: 10 * $place->lengthCm, access: $place->access, crossed: $place->crossed, foundAt: $on))->toArray());

@@ -9,9 +9,9 @@ use AmberStep\Core\Drying\Wait;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\NotBefore;
 use AmberStep\Core\Kit\Pin;
+use AmberStep\Core\Masking\Cover;
+use AmberStep\Core\Masking\MaskFor;
 use AmberStep\Core\Material\Medium;
-use AmberStep\Core\Plan\Manner;
-use AmberStep\Core\Plan\MaskSteps;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
 use AmberStep\Core\Plan\PlannedStep;
@@ -43,10 +43,10 @@ final class TapeOverstays implements Judges
                     $medium = $mask->medium;
                 }
             }
-            $bare = in_array($step->purpose, [MaskSteps::PANES, MaskSteps::BARE], true);
+            $bare = in_array($step->purpose, [MaskFor::PANES, MaskFor::BARE], true);
             $stay = $onEpoch === null ? 0 : ($planned->startEpoch - $onEpoch) / 60;
             // The cover behind the edge may be what has to come off first (house rule).
-            $cover = Manner::coversWith($step, $context->house);
+            $cover = Cover::with($step, $context->house);
             $medium = $cover !== null && $cover->longestStayMinutes($bare) < $medium->longestStayMinutes($bare) ? $cover : $medium;
             if ($medium === Medium::HeldCard || $stay <= $medium->longestStayMinutes($bare)) {
                 continue;

@@ -25,7 +25,7 @@ final class ThinnerFits implements Judges
         foreach ($outlook->context->kit->areas as $area) {
             foreach ($outlook->stack($area->id) as $layer) {
                 $product = $layer->product;
-                if ($product?->thinnedWith !== null && ! in_array($product->thinnedWith, self::takes($product->family), true)) {
+                if ($product?->thinnedWith !== null && ! in_array($product->thinnedWith, $product->family->thinners(), true)) {
                     $found[$product->id][$layer->isPlanned() ? 'planned' : 'laid'][] = [$area->id, $layer];
                 }
             }
@@ -35,18 +35,6 @@ final class ThinnerFits implements Judges
                 yield $this->finding($outlook, $group, $state === 'planned');
             }
         }
-    }
-
-    /** @return non-empty-list<Liquid> thinners of a family (handbook 2, Paint families) */
-    public static function takes(Family $family): array
-    {
-        return match ($family) {
-            Family::WaterAcrylic, Family::WaterVarnish, Family::PolymerPrimer => [Liquid::WaterAcrylic],
-            Family::AlcoholAcrylic => [Liquid::AlcoholAcrylic, Liquid::Lacquer],
-            Family::Lacquer, Family::SolventPrimer, Family::Aerosol => [Liquid::Lacquer],
-            Family::Enamel, Family::HardenedEnamel, Family::ArtistOil => [Liquid::WhiteSpirit],
-            Family::TwoPart => [Liquid::TwoPart],
-        };
     }
 
     /** @param  non-empty-list<array{string, Layer}>  $group */

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
+use AmberStep\Core\Document\Names;
 use AmberStep\Core\Kit\Pin;
+use AmberStep\Core\Masking\MaskFor;
 use AmberStep\Core\Plan\Context;
-use AmberStep\Core\Plan\MaskSteps;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
 use AmberStep\Core\Plan\Step;
@@ -22,7 +23,7 @@ final class Uncovered implements Judges, OrdersSteps
     public function order(Context $context): iterable
     {
         foreach ($context->steps->with(Operation::Mask) as $mask) {
-            if ($mask->isRemedy() || in_array($mask->purpose, [MaskSteps::PANES, MaskSteps::BARE], true)) {
+            if ($mask->isRemedy() || in_array($mask->purpose, [MaskFor::PANES, MaskFor::BARE], true)) {
                 continue;
             }
             foreach ($context->steps->ofPiece($mask->pieceId) as $spray) {
@@ -61,7 +62,7 @@ final class Uncovered implements Judges, OrdersSteps
     {
         $context = $outlook->context;
         $area = $context->kit->areasById[$areaId];
-        if ($context->surface->area($areaId)->isMasked() || $this->maskLeft($outlook, $areaId) || $context->breakdown->blocks($areaId) !== null || ($area->isPane() && $context->surface->area($areaId)->count(Operation::Unmask, MaskSteps::PANES) > 0)) {
+        if ($context->surface->area($areaId)->isMasked() || $this->maskLeft($outlook, $areaId) || $context->breakdown->blocks($areaId) !== null || ($area->isPane() && $context->surface->area($areaId)->count(Operation::Unmask, MaskFor::PANES) > 0)) {
             return [];
         }
         $finished = $area->isPane() || ($area->isPainted() && $this->colourIsOn($outlook, $areaId));
@@ -108,6 +109,6 @@ final class Uncovered implements Judges, OrdersSteps
 
     private function names(Context $context, Step $mask): string
     {
-        return Say::listed(array_map($context->areaName(...), $mask->targets));
+        return Names::listed(array_map($context->areaName(...), $mask->targets));
     }
 }

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule;
 
 use AmberStep\Core\Document\Instant;
+use AmberStep\Core\Masking\MaskFor;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Plan\Context;
 use AmberStep\Core\Plan\Hold;
 use AmberStep\Core\Plan\HoldKind;
-use AmberStep\Core\Plan\MaskSteps;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Outlook;
 use AmberStep\Core\Plan\Step;
@@ -27,7 +27,7 @@ final class UnmaskWhen implements Judges, OrdersHolds, OrdersSteps
     public function order(Context $context): iterable
     {
         foreach ($context->steps->with(Operation::Unmask) as $unmask) {
-            if ($unmask->isRemedy() || in_array($unmask->purpose, [MaskSteps::PANES, MaskSteps::BARE], true)) {
+            if ($unmask->isRemedy() || in_array($unmask->purpose, [MaskFor::PANES, MaskFor::BARE], true)) {
                 continue;
             }
             foreach ($context->steps->ofPiece($unmask->pieceId) as $step) {
@@ -49,7 +49,7 @@ final class UnmaskWhen implements Judges, OrdersHolds, OrdersSteps
 
     public function holds(Step $step, World $world): iterable
     {
-        if ($step->operation !== Operation::Unmask || $step->phase !== '' || in_array($step->purpose, [MaskSteps::PANES, MaskSteps::BARE], true)) {
+        if ($step->operation !== Operation::Unmask || $step->phase !== '' || in_array($step->purpose, [MaskFor::PANES, MaskFor::BARE], true)) {
             return;
         }
         foreach ($world->breakdown->byId[$step->pieceId]->areas ?? [] as $area) {

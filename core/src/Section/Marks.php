@@ -8,8 +8,8 @@ use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Log\AreaState;
 use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Log\MaskOn;
+use AmberStep\Core\Masking\MaskFor;
 use AmberStep\Core\Plan\Context;
-use AmberStep\Core\Plan\MaskSteps;
 use AmberStep\Core\Plan\Operation;
 
 /** Everything that is or will be done to one area and leaves its mark there, each with its moment. */
@@ -41,7 +41,7 @@ final readonly class Marks
         }
         foreach ($final->masksPast as $i => $stay) {
             $mark($stay->mask->atEpoch, self::maskKey($stay->mask), "on {$i}", $this->maskTitle($stay->mask), RowKind::MaskOn);
-            $panes = $stay->mask->purpose === MaskSteps::PANES;
+            $panes = $stay->mask->purpose === MaskFor::PANES;
             $mark($stay->offEpoch, $panes ? 'off/panes' : 'off', "off {$i}", $panes ? 'panes bare' : 'masks off', RowKind::MaskOff);
         }
         foreach ($final->masks as $purpose => $mask) {
@@ -80,8 +80,8 @@ final readonly class Marks
     private function maskTitle(MaskOn $mask): string
     {
         return match ($mask->purpose) {
-            MaskSteps::PANES => 'mask panes',
-            MaskSteps::BARE => 'cap what stays bare',
+            MaskFor::PANES => 'mask panes',
+            MaskFor::BARE => 'cap what stays bare',
             default => 'cap '.($this->context->kit->colour($mask->purpose)->name ?? 'it').', '.$mask->medium->word(),
         };
     }

@@ -12,6 +12,7 @@ use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Mixing\Counting;
 use AmberStep\Core\Mixing\Need;
+use AmberStep\Core\Mixing\Recipe;
 use AmberStep\Core\Mixing\Tool;
 use AmberStep\Core\Mixing\UseBook;
 use AmberStep\Core\Plan\Operation;
@@ -77,7 +78,7 @@ final readonly class SetUp
     private static function thinnerPerPaint(Product $product, bool $thinned): float
     {
         $range = $product->family->figures()->thinnerPerPaint;
-        $own = $product->mix?->recipe()->thinnerPerPaint();
+        $own = $product->mix === null ? null : Recipe::kept($product->mix)->thinnerPerPaint();
 
         return $thinned ? max($range->high, $own ?? 0.0) : (($own ?? 0.0) > 0 ? $own : $range->middle());
     }

@@ -10,6 +10,7 @@ use AmberStep\Core\Kit\FoundAt;
 use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Material\Filler;
+use AmberStep\Core\Plan\Operation;
 
 /** One place of the register: a joint that must vanish, or a flaw of a part. Both are made good the same way. */
 final readonly class Place
@@ -97,6 +98,19 @@ final readonly class Place
     public function filler(): Filler
     {
         return $this->chosen ?? $this->advice()->filler;
+    }
+
+    /** Hands-on minutes: filling 5 and 1 a cm, sanding 2 a cm, rescribing 1 a cm (handbook 2); a place nobody measured counts as one. */
+    public static function minutes(Operation $operation, ?self $place): float
+    {
+        $cm = $place->lengthCm ?? 0;
+
+        return match ($operation) {
+            Operation::Fill => 5 + $cm,
+            Operation::CutBack => 2 * max(1, $cm),
+            Operation::Rescribe => max(2, $cm),
+            default => 3,
+        };
     }
 
     /** @param  list<string>  $parts */

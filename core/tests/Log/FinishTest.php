@@ -6,11 +6,13 @@ namespace AmberStep\Core\Tests\Log;
 
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Document\Id;
+use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\Fault;
 use AmberStep\Core\Log\Finish;
 use AmberStep\Core\Plan\Grounds;
+use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Tests\Support\Build;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -78,10 +80,14 @@ final class FinishTest extends TestCase
     public function test_a_colour_is_laid_on_its_ground_its_primer_or_the_plastic(): void
     {
         $build = self::build();
-        $grey = $build->kit->colours[0]->id;
-        self::assertSame(['grey primer' => '#9B9B9B', 'ground white' => '#F5F5F0'], Grounds::ofColour($grey, $build->plan()));
+        $grounds = static function (Plan $plan): array {
+            $painted = array_filter($plan->context->kit->areas, static fn (Area $a): bool => $a->intent->colour === $plan->context->kit->colours[0]->id && $a->isPainted());
+
+            return array_column(array_map(static fn (Area $a): array => Grounds::ofArea($a, $plan->final, $plan->context->kit), $painted), 1, 0);
+        };
+        self::assertSame(['grey primer' => '#9B9B9B', 'ground white' => '#F5F5F0'], $grounds($build->plan()));
         $bare = $build->kit->apply([Edit::add('pins', ['id' => Id::from('p'), 'operation' => 'prime', 'present' => false])]);
-        self::assertSame(['the plastic' => '#112233', 'ground white' => '#F5F5F0'], Grounds::ofColour($grey, $build->plan($bare)));
+        self::assertSame(['the plastic' => '#112233', 'ground white' => '#F5F5F0'], $grounds($build->plan($bare)));
     }
 
     /** @return iterable<string, array{mixed, bool}> */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Log;
 
+use AmberStep\Core\Log\Experience;
 use AmberStep\Core\Log\Heard;
 use AmberStep\Core\Log\Verdict;
-use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Tests\Support\Build;
@@ -60,12 +60,12 @@ final class HeardTest extends TestCase
         self::assertSame(1.0, self::learned($build->plan()));
 
         $elsewhere = array_map(static fn (Heard $h): Heard => new Heard('01F00000000000000000000009', $h->atEpoch, $h->product, $h->wait, $h->verdict, $h->age), $heard);
-        $build->shelf = new Shelf($build->shelf->products, $build->shelf->uses, $elsewhere);
+        $build->experience = new Experience(heard: $elsewhere);
         self::assertEqualsWithDelta(1.25, self::learned($build->plan()), 1e-9);
 
-        $other->shelf = new Shelf($other->shelf->products, $other->shelf->uses, $heard);
+        $other->experience = new Experience(heard: $heard);
         self::assertEqualsWithDelta(1.25, self::learned($other->plan()), 1e-9);
-        $build->shelf = new Shelf($build->shelf->products, $build->shelf->uses, array_map(static fn (Heard $h): Heard => new Heard($h->eventId, $build->now + 60, $h->product, $h->wait, $h->verdict, $h->age), $elsewhere));
+        $build->experience = new Experience(heard: array_map(static fn (Heard $h): Heard => new Heard($h->eventId, $build->now + 60, $h->product, $h->wait, $h->verdict, $h->age), $elsewhere));
         self::assertSame(1.0, self::learned($build->plan()), 'what is found later teaches nothing yet');
     }
 }

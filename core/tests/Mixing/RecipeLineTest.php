@@ -13,7 +13,9 @@ use AmberStep\Core\Mixing\Base;
 use AmberStep\Core\Mixing\CupCheck;
 use AmberStep\Core\Mixing\Jar;
 use AmberStep\Core\Mixing\KeptRecipe;
+use AmberStep\Core\Mixing\OwnMix;
 use AmberStep\Core\Mixing\Part;
+use AmberStep\Core\Mixing\Recipe;
 use AmberStep\Core\Mixing\RecipeLine;
 use AmberStep\Core\Mixing\Remade;
 use AmberStep\Core\Mixing\Saving;
@@ -61,7 +63,7 @@ final class RecipeLineTest extends TestCase
         $answered = $recipe->answered(0, 1)->answered(0, 1);
         self::assertTrue($answered->isVerified());
         self::assertSame([self::paint('ground white')->id, 'ground white', 300.0, Base::PercentOfPaint], [$answered->products[0], $answered->parts[0]->name, $answered->parts[1]->amount, $answered->parts[1]->base]);
-        self::assertEqualsWithDelta(0.75, $answered->recipe()->total(1)->ml[1], 1e-9, '75 of 100 in the cup');
+        self::assertEqualsWithDelta(0.75, Recipe::kept($answered)->total(1)->ml[1], 1e-9, '75 of 100 in the cup');
         self::assertTrue(self::read('1 ground white + 50 % of the paint thinner')->isVerified(), 'it says of what');
         $this->expectException(BadDocument::class);
         $answered->answered(0, 0);
@@ -97,7 +99,7 @@ final class RecipeLineTest extends TestCase
     public function test_kept_it_is_a_paint_with_the_look_of_what_is_in_it(): void
     {
         $shelf = self::shelf();
-        $product = self::read('3 sea grey + 1 ground white + 2 thinner')->asProduct('01K00000000000000000000999', 'haze', $shelf, 1.2);
+        $product = OwnMix::of(self::read('3 sea grey + 1 ground white + 2 thinner'), '01K00000000000000000000999', 'haze', $shelf, 1.2);
         $back = Product::fromArray($product->toArray());
 
         self::assertEquals($product, $back);
@@ -105,19 +107,19 @@ final class RecipeLineTest extends TestCase
         self::assertSame([Family::WaterAcrylic, null, 1.2], [$product->family, $product->thinnedWith, $product->levelMl]);
         self::assertGreaterThan(\AmberStep\Core\Colour\Srgb::fromHex('#7C96A3')->lab()->l, \AmberStep\Core\Colour\Srgb::fromHex((string) $product->swatch)->lab()->l, 'lighter than the grey');
         self::assertEqualsWithDelta((3 * 0.8 + 1.4) / 4, $product->optics?->scatters, 1e-4, 'its paints\' scattering by volume');
-        self::assertSame('lacquer thinner', self::read('1 alcohol sand + 1 lacquer thinner')->asProduct($product->id, 'x', $shelf, null)->thinnedWith?->value);
+        self::assertSame('lacquer thinner', OwnMix::of(self::read('1 alcohol sand + 1 lacquer thinner'), $product->id, 'x', $shelf, null)->thinnedWith?->value);
         $this->expectException(BadDocument::class);
-        self::read('1 lacquer bronze + 1 lacquer red')->asProduct($product->id, 'flakes', $shelf, null);
+        OwnMix::of(self::read('1 lacquer bronze + 1 lacquer red'), $product->id, 'flakes', $shelf, null);
     }
 
     public function test_a_paint_known_better_is_in_all_that_is_mixed_from_it(): void
     {
         $paints = self::shelf();
         $grey = array_values(array_filter($paints->products, static fn (Product $p): bool => $p->name === 'sea grey'))[0];
-        $haze = self::read('3 sea grey + 1 ground white')->asProduct('01K00000000000000000000991', 'haze', $paints, 2.0)->with(['dropsPerMl' => 24, 'stirred' => '2026-03-01T19:00:00Z'])->withSpectrum();
+        $haze = OwnMix::of(self::read('3 sea grey + 1 ground white'), '01K00000000000000000000991', 'haze', $paints, 2.0)->with(['dropsPerMl' => 24, 'stirred' => '2026-03-01T19:00:00Z'])->withSpectrum();
         $with = new Shelf([...$paints->products, $haze]);
         $mist = (new RecipeLine($with))->read('1 haze + 2 ground white');
-        $mist = (new KeptRecipe($mist->parts, $mist->products))->asProduct('01K00000000000000000000992', 'mist', $with, null)->withSpectrum();
+        $mist = OwnMix::of(new KeptRecipe($mist->parts, $mist->products), '01K00000000000000000000992', 'mist', $with, null)->withSpectrum();
         $own = $haze->with(['id' => '01K00000000000000000000993', 'name' => 'own', 'optics' => ['scatters' => 2.5, 'strength' => 1, 'spoon' => '2026-03-01T19:00:00Z', 'note' => 'seen']]);
         $shelf = new Shelf([...$paints->products, $haze, $mist, $own]);
         $seen = $grey->with(['optics' => ['scatters' => 0.2, 'strength' => 3, 'spoon' => '2026-03-02T19:00:00Z', 'note' => 'seen']]);
@@ -137,7 +139,7 @@ final class RecipeLineTest extends TestCase
         $says = static function (string $text): array {
             $recipe = self::read($text);
 
-            return array_map(static fn (array $c): string => ($c[0] ? '!' : '').$c[1], CupCheck::of($recipe->recipe(), array_map(self::shelf()->find(...), $recipe->products)));
+            return array_map(static fn (array $c): string => ($c[0] ? '!' : '').$c[1], CupCheck::of(Recipe::kept($recipe), array_map(self::shelf()->find(...), $recipe->products)));
         };
 
         self::assertSame([], $says('2 sea grey + 1 thinner'));

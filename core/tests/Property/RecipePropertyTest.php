@@ -13,8 +13,10 @@ use AmberStep\Core\Material\Role;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Mixing\Jar;
 use AmberStep\Core\Mixing\KeptRecipe;
+use AmberStep\Core\Mixing\OwnMix;
 use AmberStep\Core\Mixing\Part;
 use AmberStep\Core\Mixing\Poured;
+use AmberStep\Core\Mixing\Recipe;
 use AmberStep\Core\Mixing\RecipeLine;
 use AmberStep\Core\Tests\Support\Names;
 use AmberStep\Core\Tests\Support\Paints;
@@ -57,7 +59,7 @@ final class RecipePropertyTest extends TestCase
     {
         for ($seed = 1; $seed <= self::SEEDS; $seed++) {
             [$kept] = $this->recipe(new Randomizer(new Mt19937($seed)));
-            $product = $kept->asProduct('01K00000000000000000000999', 'mix', $this->shelf, null);
+            $product = OwnMix::of($kept, '01K00000000000000000000999', 'mix', $this->shelf, null);
             // By the formula, without what the recipe remembers.
             $parts = [];
             foreach ($kept->parts as $i => $part) {
@@ -80,9 +82,9 @@ final class RecipePropertyTest extends TestCase
             $random = new Randomizer(new Mt19937($seed));
             [$kept] = $this->recipe($random);
             $total = $random->getInt(50, 6000) / 100;
-            $batch = $kept->recipe()->total($total);
+            $batch = Recipe::kept($kept)->total($total);
             self::assertEqualsWithDelta($total, array_sum($batch->ml), 0.001, "seed {$seed}");
-            self::assertFalse(Poured::against($kept->recipe(), $batch->ml)->contradicts(), "seed {$seed}: poured as it says");
+            self::assertFalse(Poured::against(Recipe::kept($kept), $batch->ml)->contradicts(), "seed {$seed}: poured as it says");
             $level = $random->getInt(0, 4000) / 100;
             $jobs = (new Jar($this->shelf->products[0]->with(['levelMl' => $level])))->jobs($batch->ml[0]);
             self::assertTrue($jobs !== null && $jobs * $batch->ml[0] <= $level + 1e-6 && ($jobs + 1) * $batch->ml[0] > $level - 1e-6, "seed {$seed}: whole jobs");
@@ -107,6 +109,6 @@ final class RecipePropertyTest extends TestCase
 
     private function stored(KeptRecipe $kept, int $seed): ?KeptRecipe
     {
-        return Product::fromArray((array) json_decode((string) json_encode($kept->asProduct('01K00000000000000000000999', "mix {$seed}", $this->shelf, 1.0)->toArray()), true))->mix;
+        return Product::fromArray((array) json_decode((string) json_encode(OwnMix::of($kept, '01K00000000000000000000999', "mix {$seed}", $this->shelf, 1.0)->toArray()), true))->mix;
     }
 }

@@ -14,7 +14,6 @@ use AmberStep\Core\Plan\PlannedStep;
 use AmberStep\Core\Plan\Words;
 use AmberStep\Core\Rule\Finding;
 use AmberStep\Core\Rule\Fix;
-use AmberStep\Core\Rule\ThinnerFits;
 use AmberStep\Core\Tests\Support\Build;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -93,7 +92,7 @@ final class NewRulesTest extends TestCase
     #[DataProvider('thinners')]
     public function test_each_family_takes_its_own_thinners(Family $family, array $takes): void
     {
-        self::assertSame($takes, ThinnerFits::takes($family));
+        self::assertSame($takes, $family->thinners());
     }
 
     /** @return iterable<string, array{Family, list<Liquid>}> handbook 2, Paint families */

@@ -12,6 +12,7 @@ use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Event;
+use AmberStep\Core\Log\Experience;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Rule\Finding;
@@ -25,6 +26,8 @@ final class Build
     public readonly Names $names;
 
     public Shelf $shelf;
+
+    public Experience $experience;
 
     public Kit $kit;
 
@@ -40,6 +43,7 @@ final class Build
     {
         $this->names = new Names;
         $this->zone = new DateTimeZone($said['zone'] ?? 'UTC');
+        $this->experience = new Experience;
         $this->shelf = Paints::shelf($this->names, $said['without'] ?? [], $said['shelf'] ?? []);
         $this->now = $this->at($said['now'] ?? '2026-03-02 20:00');
         $this->kit = (new KitWords($this->names, $this->zone))->kit($said);
@@ -62,7 +66,7 @@ final class Build
     {
         $calendar = Calendar::usual($this->zone);
 
-        return Plan::compile($kit ?? $this->kit, new HouseRules, $this->shelf, $this->events, $this->room(), $minutes === null ? $calendar : $calendar->atBench($this->now, $minutes), $this->now);
+        return Plan::compile($kit ?? $this->kit, new HouseRules, $this->shelf, $this->events, $this->room(), $minutes === null ? $calendar : $calendar->atBench($this->now, $minutes), $this->now, $this->experience);
     }
 
     /** @param  list<Edit>  $edits */
