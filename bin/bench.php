@@ -13,8 +13,8 @@ use AmberStep\Core\Lines\LineReader;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\Log;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Schedule\Calendar;
 use AmberStep\Core\Tests\Support\Build;
+use AmberStep\Core\Timing\Calendar;
 use App\Http\Presenters\SectionPresenter;
 use Tests\Support\Server;
 

@@ -8,7 +8,7 @@ import { MantineProvider } from '@mantine/core';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
-import { App } from './frame/App';
+import { App } from './App';
 import { queries } from './frame/queries';
 import { theme } from './theme/theme';
 

@@ -10,7 +10,7 @@ use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Event as LogEvent;
 use AmberStep\Core\Log\EventKind;
 use AmberStep\Core\Log\Log;
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Work\Operation;
 use App\Clock\BenchClock;
 use App\Models\Event;
 use App\Repositories\BuildRepository;

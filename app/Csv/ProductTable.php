@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Csv;
 
 use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Document\NotRead;
 use AmberStep\Core\Document\Problem;
-use AmberStep\Core\Lines\NotRead;
-use AmberStep\Core\Lines\TypedNumber;
+use AmberStep\Core\Document\TypedNumber;
 use AmberStep\Core\Material\Pack;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;

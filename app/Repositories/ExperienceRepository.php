@@ -9,8 +9,8 @@ use AmberStep\Core\Log\EventKind;
 use AmberStep\Core\Log\Experience;
 use AmberStep\Core\Log\Heard;
 use AmberStep\Core\Log\Log;
+use AmberStep\Core\Log\UseBook;
 use AmberStep\Core\Material\Shelf;
-use AmberStep\Core\Mixing\UseBook;
 use App\Models\Event;
 
 /** What the logs of all builds taught, as core sees it. */

@@ -8,7 +8,7 @@ use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Kit\HouseRules;
-use AmberStep\Core\Schedule\Calendar;
+use AmberStep\Core\Timing\Calendar;
 use App\Models\Setting;
 use DateTimeZone;
 

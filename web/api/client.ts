@@ -1,4 +1,4 @@
-import { noteServerNow } from '../frame/clock';
+import { noteServerNow } from './clock';
 import type { Problem } from './types';
 
 /** The server said no, and why. */

@@ -1,7 +1,7 @@
 import './bench.css';
 import { useMemo, useState, type ReactElement } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { useNow } from '../frame/clock';
+import { useNow } from '../api/clock';
 import { useKeys } from '../frame/keys';
 import { record, useOutbox } from '../frame/outbox';
 import { useBench } from '../frame/queries';

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import type { Hold } from '../api/types';
 import { Mark } from '../drawing/Mark';
-import { useNow } from '../frame/clock';
+import { useNow } from '../api/clock';
 import { minutesUntil, span } from '../frame/words';
 
 /** A chance that is lost at a time. */

@@ -1,7 +1,7 @@
 import { Button, Checkbox, Modal } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
 import type { Bench, FaultKind, Step } from '../api/types';
-import { now } from '../frame/clock';
+import { now } from '../api/clock';
 import { record } from '../frame/outbox';
 import { ulid } from '../frame/ulid';
 

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { api } from '../api/client';
 import type { Sheet, Step } from '../api/types';
-import { useNow } from '../frame/clock';
+import { useNow } from '../api/clock';
 import { Paper } from '../frame/Paper';
 import { wall } from '../frame/words';
 import { useMinutes } from './MinutesField';

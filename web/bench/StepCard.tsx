@@ -3,9 +3,9 @@ import { Link } from 'react-router';
 import type { ReactElement } from 'react';
 import type { Step } from '../api/types';
 import { StackColumn } from '../drawing/StackColumn';
-import { useNow } from '../frame/clock';
-import { linkForCup } from '../mix/order';
-import { ColourRows } from '../lists/ColourRows';
+import { useNow } from '../api/clock';
+import { linkForCup } from '../shared/cupLink';
+import { ColourRows } from '../shared/ColourRows';
 import { minutesUntil, span, wall } from '../frame/words';
 
 interface Props {

@@ -1,9 +1,9 @@
 import { Button, Modal, TextInput } from '@mantine/core';
 import { useState, type FormEvent, type ReactElement } from 'react';
 import type { Step } from '../api/types';
-import { now } from '../frame/clock';
+import { now } from '../api/clock';
 import { clock, wall } from '../frame/words';
-import { earlierToday } from './earlier';
+import { earlierToday } from '../shared/earlier';
 
 interface Props {
     step: Step;

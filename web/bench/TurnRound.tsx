@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import type { Bench, StepLine } from '../api/types';
-import { useNow } from '../frame/clock';
+import { useNow } from '../api/clock';
 import { useWidth } from '../frame/useWidth';
 import { clock } from '../frame/words';
 

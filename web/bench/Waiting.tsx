@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import type { Bench } from '../api/types';
-import { useNow } from '../frame/clock';
+import { useNow } from '../api/clock';
 import { minutesUntil, span, wall } from '../frame/words';
 
 /** Nothing can be done now: what opens next, and when; or that all is done. */

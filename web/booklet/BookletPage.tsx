@@ -1,4 +1,4 @@
-import '../kit/kit.css';
+import '../shared/typing.css';
 import './booklet.css';
 import { Button, Checkbox } from '@mantine/core';
 import { useRef, useState, type ReactElement } from 'react';
@@ -6,9 +6,9 @@ import { api, Refused } from '../api/client';
 import type { Booklet, BookletReading, Changed } from '../api/types';
 import { queries, useBooklet } from '../frame/queries';
 import { useChange } from '../frame/useChange';
-import { KitViews } from '../kit/KitViews';
-import { LineEditor } from '../kit/LineEditor';
-import { useReading } from '../kit/useReading';
+import { KitViews } from '../shared/KitViews';
+import { LineEditor } from '../shared/LineEditor';
+import { useReading } from '../shared/useReading';
 import { BookletHelp } from './BookletHelp';
 import { Callouts } from './Callouts';
 import { Options } from './Options';

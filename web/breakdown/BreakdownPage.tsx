@@ -1,12 +1,12 @@
-import '../layers/layers.css';
+import '../shared/typing.css';
 import './breakdown.css';
 import { Button } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
 import type { Breakdown } from '../api/types';
 import { useBreakdown } from '../frame/queries';
 import { useChange } from '../frame/useChange';
-import { KitViews } from '../kit/KitViews';
-import { FindingCard } from '../layers/FindingCard';
+import { KitViews } from '../shared/KitViews';
+import { FindingCard } from '../shared/FindingCard';
 import { Fitting } from './Fitting';
 import { GluingTrack } from './GluingTrack';
 import { Holders } from './Holders';

@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import type { ReactElement } from 'react';
 import type { Breakdown } from '../api/types';
-import { now } from '../frame/clock';
+import { now } from '../api/clock';
 import { record } from '../frame/outbox';
 import { ulid } from '../frame/ulid';
 

@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import type { ReactElement } from 'react';
 import type { JointAdvice } from '../api/types';
 import type { Change } from '../frame/useChange';
-import { PreviewBox } from '../layers/PreviewBox';
+import { PreviewBox } from '../shared/PreviewBox';
 
 /** One joint: when it is closed and why, its glue and how to dose it, how it is aligned, what stays bare. */
 export function JointCard({ joint, change }: { joint: JointAdvice; change: Change }): ReactElement {

@@ -1,7 +1,7 @@
 import { Checkbox } from '@mantine/core';
 import type { ReactElement } from 'react';
 import type { Breakdown, Edit } from '../api/types';
-import { now } from '../frame/clock';
+import { now } from '../api/clock';
 import { ulid } from '../frame/ulid';
 import type { Change } from '../frame/useChange';
 

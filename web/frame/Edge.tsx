@@ -2,7 +2,7 @@ import { useEffect, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import type { Frame } from '../api/types';
 import { Mark } from '../drawing/Mark';
-import { useNow } from './clock';
+import { useNow } from '../api/clock';
 import { ImportSheet } from './ImportSheet';
 import { RoomSheet } from './RoomSheet';
 import { useSurround } from './surround';

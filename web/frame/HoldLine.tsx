@@ -3,7 +3,7 @@ import { useRef, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import type { Frame, Hold } from '../api/types';
 import { Mark } from '../drawing/Mark';
-import { useNow } from './clock';
+import { useNow } from '../api/clock';
 import { useWidth } from './useWidth';
 import { clock, day, minutesUntil, span, wall, weekday } from './words';
 

@@ -2,7 +2,7 @@ import { Button, Modal, TextInput } from '@mantine/core';
 import { useState, type FormEvent, type ReactElement } from 'react';
 import { api, Refused } from '../api/client';
 import type { Room } from '../api/types';
-import { useNow } from './clock';
+import { useNow } from '../api/clock';
 import { readNumber } from './numbers';
 import { queries } from './queries';
 import { wall } from './words';

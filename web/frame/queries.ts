@@ -1,7 +1,7 @@
 import { focusManager, QueryClient, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { api } from '../api/client';
 import type { Bench, Booklet, Breakdown, ColourLists, Found, Frame, Kit, LogPage, Mixed, MixOrder, MixPage, Plan, SurfacePage } from '../api/types';
-import { freeze } from './clock';
+import { freeze } from '../api/clock';
 
 const POLL_MS = 15000;
 

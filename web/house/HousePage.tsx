@@ -6,7 +6,7 @@ import { api, Refused } from '../api/client';
 import type { House, HouseQuestion } from '../api/types';
 import { queries } from '../frame/queries';
 import { useChange, type Change } from '../frame/useChange';
-import { PreviewBox } from '../layers/PreviewBox';
+import { PreviewBox } from '../shared/PreviewBox';
 
 /** Where good modellers disagree: a position on each question, what speaks for it, and what it changes in this build. */
 export default function HousePage({ buildId }: { buildId: string }): ReactElement {

@@ -1,21 +1,22 @@
+import '../shared/typing.css';
 import './kit.css';
 import { Button, Checkbox } from '@mantine/core';
 import { useRef, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { api, Refused } from '../api/client';
 import type { Changed, Kit } from '../api/types';
-import { useNow } from '../frame/clock';
+import { useNow } from '../api/clock';
 import { queries, useKit } from '../frame/queries';
 import { useChange } from '../frame/useChange';
 import { wall } from '../frame/words';
 import { CsvPresses } from './CsvPresses';
 import { Grid, type GridRow } from './Grid';
 import { GrammarHelp } from './GrammarHelp';
-import { KitViews } from './KitViews';
-import { LineEditor } from './LineEditor';
+import { KitViews } from '../shared/KitViews';
+import { LineEditor } from '../shared/LineEditor';
 import { PaintSheet } from './PaintSheet';
 import { tablesOf, type ListName } from './tables';
-import { useReading } from './useReading';
+import { useReading } from '../shared/useReading';
 
 /** What the kit is made of and what it shall look like: typed as lines, put right in tables. */
 export default function KitPage({ buildId }: { buildId: string }): ReactElement {

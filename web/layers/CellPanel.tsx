@@ -1,13 +1,13 @@
 import { Button } from '@mantine/core';
 import type { ReactElement } from 'react';
 import type { Plan, SectionCap, SectionCell } from '../api/types';
-import { useNow } from '../frame/clock';
+import { useNow } from '../api/clock';
 import { useKit } from '../frame/queries';
 import type { Change } from '../frame/useChange';
 import { wall } from '../frame/words';
 import { capWords, describe, type Spot } from './Drawing';
 import { pinnedOf, pinWords, unpin } from './edits';
-import { PreviewBox } from './PreviewBox';
+import { PreviewBox } from '../shared/PreviewBox';
 import { Steer } from './Steer';
 
 interface Props {

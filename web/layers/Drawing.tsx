@@ -1,6 +1,6 @@
 import type { KeyboardEvent, ReactElement } from 'react';
 import type { Plan, SectionCap, SectionCell } from '../api/types';
-import { useNow } from '../frame/clock';
+import { useNow } from '../api/clock';
 import { span } from '../frame/words';
 import { CellShape, Patterns } from './CellShape';
 import { LONGEST_FOOT, type Placed, yOf } from './geometry';

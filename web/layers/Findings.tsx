@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import type { Plan } from '../api/types';
 import type { Change } from '../frame/useChange';
-import { FindingCard } from './FindingCard';
+import { FindingCard } from '../shared/FindingCard';
 
 interface Props {
     plan: Plan;

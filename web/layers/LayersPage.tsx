@@ -5,7 +5,7 @@ import { useViewportSize } from '@mantine/hooks';
 import { useCallback, useMemo, useState, type ReactElement } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Plan } from '../api/types';
-import { useNow } from '../frame/clock';
+import { useNow } from '../api/clock';
 import { PrintFoot, PrintHead } from '../frame/Printed';
 import { usePlan } from '../frame/queries';
 import { useChange } from '../frame/useChange';

@@ -1,10 +1,10 @@
 import { Button } from '@mantine/core';
 import type { ReactElement } from 'react';
 import type { Plan } from '../api/types';
-import { useNow } from '../frame/clock';
+import { useNow } from '../api/clock';
 import type { Change } from '../frame/useChange';
 import { wall } from '../frame/words';
-import { PreviewBox } from './PreviewBox';
+import { PreviewBox } from '../shared/PreviewBox';
 
 /** What the user fixed about the order and the time of steps: seen, and taken back. */
 export function Pinned({ plan, change }: { plan: Plan; change: Change }): ReactElement | null {

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import type { Plan } from '../api/types';
-import { useNow } from '../frame/clock';
+import { useNow } from '../api/clock';
 import { wall } from '../frame/words';
 
 /** The drawing as a table, in the same order: an area a row, its layers from the oldest. */

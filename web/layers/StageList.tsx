@@ -1,6 +1,6 @@
 import { Fragment, type ReactElement } from 'react';
 import type { GunStep, Plan } from '../api/types';
-import { useNow } from '../frame/clock';
+import { useNow } from '../api/clock';
 import { wall } from '../frame/words';
 import { StageRow } from './StageRow';
 

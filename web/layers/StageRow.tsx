@@ -1,7 +1,7 @@
 import { useState, type ReactElement } from 'react';
 import type { Stage } from '../api/types';
 import { Mark } from '../drawing/Mark';
-import { useNow } from '../frame/clock';
+import { useNow } from '../api/clock';
 import { leftOf } from '../frame/Edge';
 import { minutesUntil, span, wall } from '../frame/words';
 

@@ -1,7 +1,7 @@
 import { Button, Checkbox, NativeSelect, TextInput } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
 import type { Edit, Plan, Product, SectionCap, SectionCell, SectionColumn, Stage } from '../api/types';
-import { now } from '../frame/clock';
+import { now } from '../api/clock';
 import { instantOf, localOf } from '../frame/zoned';
 import { before, notBefore, pin, pinnedOf } from './edits';
 

@@ -2,7 +2,7 @@ import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import type { ColourList } from '../api/types';
 import { useLists } from '../frame/queries';
-import { ColourRows } from './ColourRows';
+import { ColourRows } from '../shared/ColourRows';
 
 /** All colour lists, to tick at the bench: the one in hand open, the rest folded to a count. */
 export default function ListsPage({ buildId }: { buildId: string }): ReactElement {

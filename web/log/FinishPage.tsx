@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { api } from '../api/client';
 import type { Finish } from '../api/types';
-import { useNow } from '../frame/clock';
+import { useNow } from '../api/clock';
 import { Paper } from '../frame/Paper';
 import { day } from '../frame/words';
 import { Accepted } from './Accepted';

@@ -3,7 +3,7 @@ import { Button } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import type { LogLine } from '../api/types';
-import { now, useNow } from '../frame/clock';
+import { now, useNow } from '../api/clock';
 import { record } from '../frame/outbox';
 import { useLog } from '../frame/queries';
 import { ulid } from '../frame/ulid';

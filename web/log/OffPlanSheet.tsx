@@ -1,8 +1,8 @@
 import { Button, Modal, MultiSelect, Select, Textarea, TextInput } from '@mantine/core';
 import { useState, type FormEvent, type ReactElement } from 'react';
 import type { Kit, NewEvent } from '../api/types';
-import { earlierToday } from '../bench/earlier';
-import { now } from '../frame/clock';
+import { earlierToday } from '../shared/earlier';
+import { now } from '../api/clock';
 import { record } from '../frame/outbox';
 import { useKit } from '../frame/queries';
 import { ulid } from '../frame/ulid';

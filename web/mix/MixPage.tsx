@@ -4,7 +4,7 @@ import { useState, type ReactElement } from 'react';
 import { useSearchParams } from 'react-router';
 import { Refused } from '../api/client';
 import type { Mixed, MixOrder, MixPage as Page, RecipeAsk } from '../api/types';
-import { now } from '../frame/clock';
+import { now } from '../api/clock';
 import { record } from '../frame/outbox';
 import { useMixBench, useMixed } from '../frame/queries';
 import { ulid } from '../frame/ulid';

@@ -1,7 +1,7 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
 import type { Mixed, MixOrder } from '../api/types';
-import { now } from '../frame/clock';
+import { now } from '../api/clock';
 import { readNumber } from '../frame/numbers';
 import { record } from '../frame/outbox';
 import { ulid } from '../frame/ulid';

@@ -1,4 +1,4 @@
-import type { MixOrder, MixPage, MixPaint, Recipe, Step } from '../api/types';
+import type { MixOrder, MixPage, MixPaint, Recipe } from '../api/types';
 
 export type Line = MixOrder['parts'][number];
 
@@ -25,11 +25,6 @@ function poured(page: MixPage, paint: MixPaint): Line[] {
     const recipe = page.recipes.find((r) => r.id === paint.id);
 
     return recipe !== undefined ? linesOf(recipe, page) : [lineOf(paint, '1'), ...(paint.ratio > 0 && paint.family !== 'aerosol' ? [thinnerOf(paint)] : [])];
-}
-
-/** Where a cup that a step of the plan asks for is drawn: of one paint, be it a colour of the build or its primer. */
-export function linkForCup(buildId: string, paintId: string, cup: NonNullable<Step['cup']>): string {
-    return `/b/${buildId}/mix?${new URLSearchParams({ paint: paintId, ml: cup.ml.toFixed(2), cm2: String(cup.cm2), coats: String(cup.thick), tool: cup.tool }).toString()}`;
 }
 
 /** That cup, from the link; or any paint that was looked for, at the usual amount. */

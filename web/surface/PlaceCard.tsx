@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
 import type { Place, SurfacePage } from '../api/types';
 import { Mark } from '../drawing/Mark';
-import { useNow } from '../frame/clock';
+import { useNow } from '../api/clock';
 import { leftOf } from '../frame/Edge';
 import type { Change } from '../frame/useChange';
 import { minutesUntil, span, wall } from '../frame/words';

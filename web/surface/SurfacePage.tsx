@@ -1,4 +1,3 @@
-import '../layers/layers.css';
 import './surface.css';
 import { Button } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
@@ -7,7 +6,7 @@ import { api } from '../api/client';
 import type { SurfacePage as Surface } from '../api/types';
 import { queries, useSurface } from '../frame/queries';
 import { useChange } from '../frame/useChange';
-import { FindingCard } from '../layers/FindingCard';
+import { FindingCard } from '../shared/FindingCard';
 import { AddPlace } from './AddPlace';
 import { Features } from './Features';
 import { OtherGrit } from './OtherGrit';

@@ -1,5 +1,5 @@
 import type { Place } from '../api/types';
-import { now } from '../frame/clock';
+import { now } from '../api/clock';
 import { record } from '../frame/outbox';
 import { ulid } from '../frame/ulid';
 

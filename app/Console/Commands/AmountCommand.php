@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use AmberStep\Core\Document\BadDocument;
-use AmberStep\Core\Lines\NotRead;
-use AmberStep\Core\Lines\TypedNumber;
+use AmberStep\Core\Document\NotRead;
+use AmberStep\Core\Document\TypedNumber;
 use AmberStep\Core\Material\Family;
+use AmberStep\Core\Material\Tool;
 use AmberStep\Core\Mixing\Need;
-use AmberStep\Core\Mixing\Tool;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** How much paint a surface needs, with the sum. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use AmberStep\Core\Plan\HolderNeed;
-use AmberStep\Core\Plan\Holding;
+use AmberStep\Core\Layering\HolderNeed;
+use AmberStep\Core\Layering\Holding;
 use AmberStep\Core\Plan\JointAdvice;
 use AmberStep\Core\Plan\Plan;
 use App\Clock\BenchClock;

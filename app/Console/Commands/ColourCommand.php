@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use AmberStep\Core\Colour\Blend;
 use AmberStep\Core\Colour\Ratio;
 use AmberStep\Core\Colour\Spectrum;
 use AmberStep\Core\Colour\Srgb;
@@ -14,6 +13,7 @@ use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Opacity;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
+use AmberStep\Core\Mixing\Blend;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** Colours: what a mix looks like, coat by coat over a ground, which ratio matches, how far two are apart. */
@@ -76,7 +76,7 @@ final class ColourCommand extends Speaks
         if (count($paints) < 2 || count($paints) > 4) {
             throw BadDocument::at('colours', 'are '.count($paints), 'give two to four jars');
         }
-        $jars = array_map(static fn (array $p): array => [$p[0]->spectrum(), 1.0, \AmberStep\Core\Colour\Coverage::scattering($p[0])], $paints);
+        $jars = array_map(static fn (array $p): array => [$p[0]->spectrum(), 1.0, \AmberStep\Core\Mixing\Coverage::scattering($p[0])], $paints);
 
         return ['ratios' => array_map(static fn (Ratio $r): array => ['parts' => $r->parts, 'hex' => $r->spectrum->srgb()->hex(), 'differs' => round($r->differs, 2)], Ratio::matching(Srgb::fromHex(self::hex(is_string($wanted) ? $wanted : '', '--wanted'))->lab(), $jars))];
     }

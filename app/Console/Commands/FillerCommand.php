@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use AmberStep\Core\Document\BadDocument;
-use AmberStep\Core\Lines\NotRead;
-use AmberStep\Core\Lines\TypedNumber;
-use AmberStep\Core\Surface\Access;
-use AmberStep\Core\Surface\FillerAdvice;
-use AmberStep\Core\Surface\Gap;
-use AmberStep\Core\Surface\Shim;
+use AmberStep\Core\Document\NotRead;
+use AmberStep\Core\Document\TypedNumber;
+use AmberStep\Core\Material\Access;
+use AmberStep\Core\Material\FillerAdvice;
+use AmberStep\Core\Material\Gap;
+use AmberStep\Core\Material\Shim;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** Which filler for a gap, why, and how it is put in. */

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use AmberStep\Core\Document\BadDocument;
-use AmberStep\Core\Lines\NotRead;
-use AmberStep\Core\Surface\Grit;
-use AmberStep\Core\Surface\Ladder;
+use AmberStep\Core\Document\NotRead;
+use AmberStep\Core\Material\Grit;
+use AmberStep\Core\Seam\Ladder;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** The abrasive ladder from a scratch to a finish with the grits one owns; exit 1 where something has to be bought. */

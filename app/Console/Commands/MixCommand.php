@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use AmberStep\Core\Document\BadDocument;
-use AmberStep\Core\Lines\NotRead;
-use AmberStep\Core\Lines\TypedNumber;
-use AmberStep\Core\Mixing\Ask;
-use AmberStep\Core\Mixing\Base;
+use AmberStep\Core\Document\NotRead;
+use AmberStep\Core\Document\TypedNumber;
+use AmberStep\Core\Material\Ask;
+use AmberStep\Core\Material\Base;
+use AmberStep\Core\Material\KeptRecipe;
+use AmberStep\Core\Material\Part;
+use AmberStep\Core\Material\Stuff;
 use AmberStep\Core\Mixing\Batch;
 use AmberStep\Core\Mixing\Drops;
-use AmberStep\Core\Mixing\KeptRecipe;
-use AmberStep\Core\Mixing\Part;
 use AmberStep\Core\Mixing\Poured;
 use AmberStep\Core\Mixing\Recipe;
 use AmberStep\Core\Mixing\RecipeLine;
-use AmberStep\Core\Mixing\Stuff;
 use App\Repositories\ShelfRepository;
 use Symfony\Component\Console\Output\OutputInterface;
 

@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\Words;
+use AmberStep\Core\Telling\Words;
 use App\Clock\BenchClock;
 use App\Http\Presenters\PlanPresenter;
 

@@ -12,7 +12,7 @@ use AmberStep\Core\Drying\Room;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Schedule\Calendar;
+use AmberStep\Core\Timing\Calendar;
 use App\Build\BuildFile;
 use App\Build\Conflict;
 use App\Clock\BenchClock;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use AmberStep\Core\Colour\Coverage;
 use AmberStep\Core\Colour\KubelkaMunk;
 use AmberStep\Core\Colour\Ratio;
 use AmberStep\Core\Colour\Srgb;
@@ -18,9 +17,10 @@ use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Mixing\Counting;
+use AmberStep\Core\Mixing\Coverage;
 use AmberStep\Core\Mixing\Order;
-use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
+use AmberStep\Core\Work\Operation;
 use App\Build\Planner;
 use App\Clock\BenchClock;
 use App\Http\Answer;

@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use AmberStep\Core\Colour\Blend;
-use AmberStep\Core\Colour\Coverage;
 use AmberStep\Core\Colour\Spectrum;
-use AmberStep\Core\Colour\SpoonFit;
 use AmberStep\Core\Colour\SpoonReading;
 use AmberStep\Core\Colour\Srgb;
 use AmberStep\Core\Document\BadDocument;
@@ -17,8 +14,11 @@ use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Mixing\Blend;
+use AmberStep\Core\Mixing\Coverage;
 use AmberStep\Core\Mixing\Order;
 use AmberStep\Core\Mixing\Remade;
+use AmberStep\Core\Mixing\SpoonFit;
 use App\Clock\BenchClock;
 use App\Http\Answer;
 use App\Repositories\ShelfRepository;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use AmberStep\Core\Document\BadDocument;
-use AmberStep\Core\Lines\NotRead;
-use AmberStep\Core\Surface\Grit;
+use AmberStep\Core\Document\NotRead;
+use AmberStep\Core\Material\Grit;
 use App\Build\Changer;
 use App\Build\Planner;
 use App\Http\Answer;

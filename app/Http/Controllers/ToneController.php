@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use AmberStep\Core\Colour\ToneSet;
 use AmberStep\Core\Colour\ToneStep;
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Document\Problems;
@@ -12,6 +11,7 @@ use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
 use AmberStep\Core\Mixing\Order;
+use AmberStep\Core\Mixing\ToneSet;
 use App\Http\Answer;
 use App\Repositories\ShelfRepository;
 use Illuminate\Http\JsonResponse;

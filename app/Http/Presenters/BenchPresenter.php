@@ -8,7 +8,7 @@ use AmberStep\Core\Log\Fault;
 use AmberStep\Core\Plan\Aspect;
 use AmberStep\Core\Plan\AspectKind;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\PlannedStep;
+use AmberStep\Core\Step\PlannedStep;
 
 /** The bench: the one thing to do now, what follows in the minutes there are, and what to keep hands off. */
 final class BenchPresenter

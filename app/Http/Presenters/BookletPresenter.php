@@ -9,16 +9,16 @@ use AmberStep\Core\Booklet\ColourLists;
 use AmberStep\Core\Booklet\Gluing;
 use AmberStep\Core\Booklet\ListItem;
 use AmberStep\Core\Booklet\Tally;
+use AmberStep\Core\Kit\Breakdown;
 use AmberStep\Core\Kit\Callout;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\PaintedFace;
 use AmberStep\Core\Kit\Parking;
 use AmberStep\Core\Log\Log;
-use AmberStep\Core\Log\Surface;
+use AmberStep\Core\Log\ModelState;
 use AmberStep\Core\Material\Shelf;
-use AmberStep\Core\Plan\Breakdown;
-use AmberStep\Core\Rule\OptionParts;
+use AmberStep\Core\Rule\Show\OptionParts;
 use App\Build\Applied;
 use App\Repositories\LoadedBuild;
 
@@ -48,7 +48,7 @@ final class BookletPresenter
     }
 
     /** @return array<string, mixed> */
-    public static function tally(Kit $kit, Shelf $shelf, HouseRules $house, Surface $surface): array
+    public static function tally(Kit $kit, Shelf $shelf, HouseRules $house, ModelState $surface): array
     {
         $active = Parking::active($kit);
         $breakdown = new Breakdown($active, $house->with($kit->house));
@@ -58,7 +58,7 @@ final class BookletPresenter
     }
 
     /** @return list<array<string, mixed>> */
-    public static function lists(Kit $kit, Shelf $shelf, HouseRules $house, Surface $surface): array
+    public static function lists(Kit $kit, Shelf $shelf, HouseRules $house, ModelState $surface): array
     {
         $active = Parking::active($kit);
         $lists = ColourLists::of($active, new Breakdown($active, $house->with($kit->house)), $surface);
@@ -74,7 +74,7 @@ final class BookletPresenter
      * @param  list<ListItem>  $items
      * @return array<string, mixed>
      */
-    public static function list(string $colourId, array $items, Kit $kit, Shelf $shelf, Surface $surface): array
+    public static function list(string $colourId, array $items, Kit $kit, Shelf $shelf, ModelState $surface): array
     {
         $colour = $kit->coloursById[$colourId];
 

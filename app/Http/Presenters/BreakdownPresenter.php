@@ -6,14 +6,14 @@ namespace App\Http\Presenters;
 
 use AmberStep\Core\Booklet\Gluing;
 use AmberStep\Core\Kit\Part;
+use AmberStep\Core\Kit\Piece;
+use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Layering\HolderNeed;
+use AmberStep\Core\Layering\Holding;
 use AmberStep\Core\Material\GlueChoice;
-use AmberStep\Core\Plan\Context;
-use AmberStep\Core\Plan\HolderNeed;
-use AmberStep\Core\Plan\Holding;
 use AmberStep\Core\Plan\JointAdvice;
-use AmberStep\Core\Plan\Piece;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Rule\HandedPart;
+use AmberStep\Core\Rule\Glue\HandedPart;
 
 /** The break-down: what is glued when and with what, and what each piece is held by. For the screen and amber:breakdown. */
 final class BreakdownPresenter

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Presenters;
 
+use AmberStep\Core\Kit\Piece;
+use AmberStep\Core\Kit\Place;
 use AmberStep\Core\Material\Product;
-use AmberStep\Core\Plan\Piece;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\Words;
-use AmberStep\Core\Rule\Finding;
 use AmberStep\Core\Rule\Rule;
 use AmberStep\Core\Rule\RuleBook;
 use AmberStep\Core\Rule\RuleWords;
-use AmberStep\Core\Surface\Place;
+use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Telling\Words;
 
 /** All that can be looked for in a build by its name: pieces, areas, places to make good, paints, steps that are left, rules. */
 final class FindPresenter

@@ -8,8 +8,8 @@ use AmberStep\Core\Document\Names;
 use AmberStep\Core\Log\Finish;
 use AmberStep\Core\Material\Filler;
 use AmberStep\Core\Material\Product;
-use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
+use AmberStep\Core\Work\Operation;
 
 /** The finish sheet: what went on, with what, what was put right, and what was taken as it is, for the table at a show and for the next model. */
 final class FinishPresenter

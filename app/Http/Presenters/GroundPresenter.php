@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Presenters;
 
-use AmberStep\Core\Plan\Grounds;
+use AmberStep\Core\Layering\Grounds;
 use AmberStep\Core\Plan\Plan;
 
 /** What a colour of the build is laid on, area by area, for the look of it. */

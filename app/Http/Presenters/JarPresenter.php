@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Presenters;
 
-use AmberStep\Core\Lines\TypedNumber;
+use AmberStep\Core\Document\TypedNumber;
+use AmberStep\Core\Material\Ask;
+use AmberStep\Core\Material\AskReading;
+use AmberStep\Core\Material\KeptRecipe;
+use AmberStep\Core\Material\Part;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
-use AmberStep\Core\Mixing\Ask;
-use AmberStep\Core\Mixing\AskReading;
+use AmberStep\Core\Material\Stuff;
 use AmberStep\Core\Mixing\Jar;
-use AmberStep\Core\Mixing\KeptRecipe;
-use AmberStep\Core\Mixing\Part;
-use AmberStep\Core\Mixing\Stuff;
 use DateTimeZone;
 
 /** A jar of the shelf, and the recipe on it where it is an own mix. */

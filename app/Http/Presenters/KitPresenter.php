@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Presenters;
 
 use AmberStep\Core\Kit\Area;
+use AmberStep\Core\Kit\Breakdown;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Lines\LinePrinter;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
-use AmberStep\Core\Plan\Breakdown;
 use App\Build\Applied;
 use App\Repositories\LoadedBuild;
 

@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 namespace App\Http\Presenters;
 
-use AmberStep\Core\Colour\Blend;
-use AmberStep\Core\Colour\Coverage;
 use AmberStep\Core\Colour\Lab;
 use AmberStep\Core\Colour\Spectrum;
 use AmberStep\Core\Colour\Srgb;
 use AmberStep\Core\Colour\WashColour;
 use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Layering\Hiding;
+use AmberStep\Core\Material\Part;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
 use AmberStep\Core\Material\Sheen;
 use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Material\Stuff;
+use AmberStep\Core\Mixing\Blend;
+use AmberStep\Core\Mixing\Coverage;
 use AmberStep\Core\Mixing\Need;
 use AmberStep\Core\Mixing\Order;
-use AmberStep\Core\Mixing\Part;
 use AmberStep\Core\Mixing\Saving;
-use AmberStep\Core\Mixing\Stuff;
-use AmberStep\Core\Plan\Hiding;
 
 /** What a mix will look like over each ground, coat by coat; where a ground is hidden, what a better one saves, which wash reads on it. */
 final readonly class LookPresenter

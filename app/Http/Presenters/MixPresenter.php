@@ -8,8 +8,11 @@ use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Log\Experience;
 use AmberStep\Core\Material\Family;
+use AmberStep\Core\Material\Part;
 use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Regulator;
 use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Material\Stuff;
 use AmberStep\Core\Mixing\Batch;
 use AmberStep\Core\Mixing\CupCheck;
 use AmberStep\Core\Mixing\Drops;
@@ -17,16 +20,13 @@ use AmberStep\Core\Mixing\Jar;
 use AmberStep\Core\Mixing\Known;
 use AmberStep\Core\Mixing\Need;
 use AmberStep\Core\Mixing\Order;
-use AmberStep\Core\Mixing\Part;
 use AmberStep\Core\Mixing\Pass;
 use AmberStep\Core\Mixing\PotLife;
 use AmberStep\Core\Mixing\Poured;
-use AmberStep\Core\Mixing\Stuff;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\Words;
 use AmberStep\Core\Spray\Consistency;
-use AmberStep\Core\Spray\Regulator;
 use AmberStep\Core\Spray\Task;
+use AmberStep\Core\Telling\Words;
 
 /** What a recipe comes to: ml, drops and grams, the cup in pouring order, the sum, what was poured, what it will look like. */
 final readonly class MixPresenter

@@ -8,11 +8,11 @@ use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Plan\Aspect;
 use AmberStep\Core\Plan\Aspects;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\PlannedStep;
 use AmberStep\Core\Plan\RunningHold;
-use AmberStep\Core\Plan\Words;
-use AmberStep\Core\Rule\Finding;
-use AmberStep\Core\Rule\Fix;
+use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Step\Fix;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Telling\Words;
 
 /** A plan as data: one presenter for the API, the command line and the previews of fixes. */
 final class PlanPresenter

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Presenters;
 
-use AmberStep\Core\Plan\Manner;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\PlannedStep;
-use AmberStep\Core\Plan\Words;
-use AmberStep\Core\Rule\Finding;
+use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Telling\Manner;
+use AmberStep\Core\Telling\Words;
 
 /** What a fix would change, by comparing the plan before with the plan after, step by step by key. */
 final class PreviewPresenter

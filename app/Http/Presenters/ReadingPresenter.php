@@ -11,7 +11,7 @@ use AmberStep\Core\Lines\Reading;
 use AmberStep\Core\Lines\ReadLine;
 use AmberStep\Core\Lines\ReadPhrase;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Rule\Finding;
+use AmberStep\Core\Step\Finding;
 
 /** What lines were read as, and what would come of them. */
 final class ReadingPresenter

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace App\Http\Presenters;
 
 use AmberStep\Core\Kit\Pin;
-use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Rule\FilmBudget;
-use AmberStep\Core\Rule\Finding;
+use AmberStep\Core\Rule\Paint\FilmBudget;
 use AmberStep\Core\Section\Cap;
 use AmberStep\Core\Section\Cell;
 use AmberStep\Core\Section\Column;
 use AmberStep\Core\Section\Lid;
 use AmberStep\Core\Section\Row;
 use AmberStep\Core\Section\Section;
+use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Work\Operation;
 
 /** The section drawing as data: columns by place, rows from the bottom. */
 final readonly class SectionPresenter

@@ -6,7 +6,7 @@ namespace App\Http\Presenters;
 
 use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\Step;
+use AmberStep\Core\Step\Step;
 
 /** The layers of the place a step works on, oldest first: what lies there and what is to come. */
 final class StackPresenter

@@ -5,21 +5,21 @@ declare(strict_types=1);
 namespace App\Http\Presenters;
 
 use AmberStep\Core\Booklet\ColourLists;
-use AmberStep\Core\Caution\Cautions;
 use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Document\Names;
-use AmberStep\Core\Plan\Constraint;
 use AmberStep\Core\Plan\GunCare;
-use AmberStep\Core\Plan\Hold;
-use AmberStep\Core\Plan\HoldKind;
-use AmberStep\Core\Plan\Manner;
-use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\PlannedStep;
-use AmberStep\Core\Plan\Step;
-use AmberStep\Core\Plan\StepEvent;
-use AmberStep\Core\Plan\Words;
 use AmberStep\Core\Spray\SetUp;
+use AmberStep\Core\Step\Constraint;
+use AmberStep\Core\Step\Hold;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Step\StepEvent;
+use AmberStep\Core\Telling\Cautions;
+use AmberStep\Core\Telling\Manner;
+use AmberStep\Core\Telling\Words;
+use AmberStep\Core\Work\HoldKind;
+use AmberStep\Core\Work\Operation;
 
 /** A step in words and figures. Every screen and command shows it through here, so that sums cannot differ. */
 final class StepPresenter

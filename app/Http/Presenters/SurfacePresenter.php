@@ -8,20 +8,20 @@ use AmberStep\Core\Kit\FeatureKind;
 use AmberStep\Core\Kit\FlawKind;
 use AmberStep\Core\Kit\Part;
 use AmberStep\Core\Kit\Photo;
+use AmberStep\Core\Kit\Place;
 use AmberStep\Core\Log\Through;
 use AmberStep\Core\Log\Verdict;
-use AmberStep\Core\Plan\HoldKind;
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Material\FillerAdvice;
+use AmberStep\Core\Material\Grit;
+use AmberStep\Core\Material\GritScale;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Surface\Beneath;
-use AmberStep\Core\Surface\FillerAdvice;
-use AmberStep\Core\Surface\Grit;
-use AmberStep\Core\Surface\GritScale;
-use AmberStep\Core\Surface\Ladder;
-use AmberStep\Core\Surface\Place;
-use AmberStep\Core\Surface\Rounds;
-use AmberStep\Core\Surface\Sanding;
-use AmberStep\Core\Surface\Strip;
+use AmberStep\Core\Seam\Ladder;
+use AmberStep\Core\Seam\Rounds;
+use AmberStep\Core\Seam\Sanding;
+use AmberStep\Core\Section\Strip;
+use AmberStep\Core\Telling\Beneath;
+use AmberStep\Core\Work\HoldKind;
+use AmberStep\Core\Work\Operation;
 
 /** The register of what is to be made good, with how far each place has come, what fills it, and the grits that take it there. */
 final class SurfacePresenter

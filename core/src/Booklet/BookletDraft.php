@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Booklet;
 
+use AmberStep\Core\Document\NotRead;
 use AmberStep\Core\Kit\Callout;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Lines\Draft;
-use AmberStep\Core\Lines\NotRead;
 use Closure;
 
 /** A kit while its booklet is read into it: the draft of the kit, and the call-outs and choices beside it. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Booklet;
 
+use AmberStep\Core\Document\NotRead;
 use AmberStep\Core\Kit\PaintedFace;
 use AmberStep\Core\Kit\Size;
-use AmberStep\Core\Lines\NotRead;
 use AmberStep\Core\Lines\Phrase;
 use AmberStep\Core\Lines\Ref;
 

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace AmberStep\Core\Booklet;
 
 use AmberStep\Core\Kit\Area;
+use AmberStep\Core\Kit\Breakdown;
 use AmberStep\Core\Kit\Callout;
 use AmberStep\Core\Kit\Face;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\Size;
-use AmberStep\Core\Log\Surface;
-use AmberStep\Core\Plan\Breakdown;
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Log\ModelState;
+use AmberStep\Core\Work\Operation;
 
 /** For each colour all that gets it: what the booklet calls out, and the areas it forgets. Nothing parked is on them. */
 final readonly class ColourLists
@@ -22,7 +22,7 @@ final readonly class ColourLists
     }
 
     /** @param  Kit  $kit  what is built: without what is parked */
-    public static function of(Kit $kit, Breakdown $breakdown, Surface $surface): self
+    public static function of(Kit $kit, Breakdown $breakdown, ModelState $surface): self
     {
         $lists = array_fill_keys(array_map(static fn ($c): string => $c->id, $kit->colours), []);
         $called = [];
@@ -70,7 +70,7 @@ final readonly class ColourLists
     }
 
     /** @param  list<Area>  $areas */
-    private static function ofCallout(Callout $callout, array $areas, Kit $kit, Breakdown $breakdown, Surface $surface): ListItem
+    private static function ofCallout(Callout $callout, array $areas, Kit $kit, Breakdown $breakdown, ModelState $surface): ListItem
     {
         $part = $kit->numbered($callout->number);
         $colour = (string) $callout->colour;
@@ -81,7 +81,7 @@ final readonly class ColourLists
             $surface->ticks["{$callout->id}/{$colour}"] ?? null, $sprayed, true);
     }
 
-    private static function ofArea(Area $area, string $colour, Kit $kit, Breakdown $breakdown, Surface $surface): ListItem
+    private static function ofArea(Area $area, string $colour, Kit $kit, Breakdown $breakdown, ModelState $surface): ListItem
     {
         $part = $kit->partsById[$area->part];
         $name = count(array_filter($kit->areas, static fn (Area $a): bool => $a->part === $area->part)) > 1 ? "{$part->name}, {$area->name}" : $part->name;
@@ -91,7 +91,7 @@ final readonly class ColourLists
             $surface->ticks["{$area->id}/{$colour}"] ?? null, self::isSprayed($area, $colour, $surface), false);
     }
 
-    private static function isSprayed(Area $area, string $colour, Surface $surface): bool
+    private static function isSprayed(Area $area, string $colour, ModelState $surface): bool
     {
         $state = $surface->area($area->id);
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace AmberStep\Core\Booklet;
 
 use AmberStep\Core\Document\Names;
+use AmberStep\Core\Kit\Breakdown;
 use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Kit\Kit;
-use AmberStep\Core\Log\Surface;
-use AmberStep\Core\Plan\Breakdown;
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Log\ModelState;
+use AmberStep\Core\Work\Operation;
 
 /** The booklet's gluing in its order, and what paint stands before it: the first of those is where someone who glues first comes to a dead stop. */
 final readonly class Gluing
@@ -19,7 +19,7 @@ final readonly class Gluing
     {
     }
 
-    public static function of(Kit $kit, Breakdown $breakdown, Surface $surface): self
+    public static function of(Kit $kit, Breakdown $breakdown, ModelState $surface): self
     {
         $stops = [];
         foreach (self::inOrder($kit) as $joint) {
@@ -67,7 +67,7 @@ final readonly class Gluing
         return $joints;
     }
 
-    private static function stop(Joint $joint, Kit $kit, Breakdown $breakdown, Surface $surface): ?GluingStop
+    private static function stop(Joint $joint, Kit $kit, Breakdown $breakdown, ModelState $surface): ?GluingStop
     {
         $step = (int) self::step($joint, $kit);
         $hidden = self::unpainted($joint->blocks, $kit, $surface);
@@ -90,7 +90,7 @@ final readonly class Gluing
      * @param  list<string>  $areas
      * @return array<string, list<string>> areas without their colour, by colour
      */
-    private static function unpainted(array $areas, Kit $kit, Surface $surface): array
+    private static function unpainted(array $areas, Kit $kit, ModelState $surface): array
     {
         $wanted = [];
         foreach ($areas as $id) {

@@ -9,9 +9,9 @@ use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\Size;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Material\Tool;
 use AmberStep\Core\Mixing\Need;
 use AmberStep\Core\Mixing\Packs;
-use AmberStep\Core\Mixing\Tool;
 
 /** What the colours of a build need, by both schools, and what to buy (handbook 4, Tally). */
 final readonly class Tally

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Drying;
 
 use AmberStep\Core\Log\AreaState;
+use AmberStep\Core\Log\CabinetStay;
 use AmberStep\Core\Log\Coat;
 use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Log\Learned;

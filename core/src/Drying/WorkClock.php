@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Drying;
 
+use AmberStep\Core\Log\CabinetStay;
 use AmberStep\Core\Material\DriesBy;
 
 /**

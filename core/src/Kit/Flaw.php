@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace AmberStep\Core\Kit;
 
 use AmberStep\Core\Document\Reader;
+use AmberStep\Core\Material\Access;
 use AmberStep\Core\Material\Filler;
-use AmberStep\Core\Surface\Access;
 
 /** A place on a part that is to be made good. Where two parts meet it is the joint itself that is. */
 final readonly class Flaw

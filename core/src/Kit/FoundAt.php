@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Kit;
 
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Work\Operation;
 
 /** What lay on the place when it was found: the remedy goes back through it, and puts it on again. */
 enum FoundAt: string

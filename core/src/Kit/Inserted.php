@@ -8,7 +8,7 @@ use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Liquid;
 use AmberStep\Core\Material\WaitKind;
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Work\Operation;
 
 /** A step put into the plan by the user or by a fix. */
 final readonly class Inserted

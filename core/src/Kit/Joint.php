@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace AmberStep\Core\Kit;
 
 use AmberStep\Core\Document\Reader;
+use AmberStep\Core\Material\Access;
 use AmberStep\Core\Material\Filler;
 use AmberStep\Core\Material\Glue;
-use AmberStep\Core\Surface\Access;
 
 /** Where two parts meet. */
 final readonly class Joint

@@ -7,7 +7,7 @@ namespace AmberStep\Core\Kit;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Medium;
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Work\Operation;
 
 /** What the user fixed about a layer, mask or operation, against what the compiler would choose. */
 final readonly class Pin

@@ -6,7 +6,9 @@ namespace AmberStep\Core\Lines;
 
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Document\Id;
+use AmberStep\Core\Document\NotRead;
 use AmberStep\Core\Document\Problems;
+use AmberStep\Core\Document\TypedNumber;
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Intent;
 use AmberStep\Core\Kit\Kit;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Lines;
 
+use AmberStep\Core\Document\NotRead;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
 use AmberStep\Core\Material\Shelf;

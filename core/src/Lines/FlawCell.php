@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace AmberStep\Core\Lines;
 
 use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Document\NotRead;
+use AmberStep\Core\Document\TypedNumber;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Kit;
 

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Lines;
 
+use AmberStep\Core\Document\NotRead;
+use AmberStep\Core\Document\TypedNumber;
+
 /** Reads the phrases that say what a joint is. */
 final readonly class JointWords
 {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Lines;
 
+use AmberStep\Core\Document\TypedNumber;
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Colour;
 use AmberStep\Core\Kit\Curve;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Lines;
 
+use AmberStep\Core\Document\NotRead;
 use AmberStep\Core\Kit\Holder;
 use AmberStep\Core\Kit\Intent;
 use AmberStep\Core\Material\Shelf;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Lines;
 
+use AmberStep\Core\Document\NotRead;
+
 /** A thing by its name; the second of one name is "name ~2". */
 final readonly class Ref
 {

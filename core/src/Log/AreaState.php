@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Log;
 
-use AmberStep\Core\Drying\CabinetStay;
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Work\Operation;
 
 /** What is really on one area, oldest layer first. Copied by clone: layers themselves never change. */
 final class AreaState

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Log;
 
 use AmberStep\Core\Kit\FoundAt;
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Work\Operation;
 
 /** One thing that was done to a place to be made good, or said of it. */
 final readonly class Deed

@@ -14,7 +14,7 @@ use AmberStep\Core\Material\Glue;
 use AmberStep\Core\Material\Liquid;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Material\WaitKind;
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Work\Operation;
 
 /** What physically happened, when, to what, with what. Never changed; taken back by another event. */
 final readonly class Event

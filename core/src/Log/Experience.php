@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Log;
 
-use AmberStep\Core\Mixing\UseBook;
-
 /** What all builds taught: of the guns, how much they take, and of the paints, how long they stay soft. */
 final readonly class Experience
 {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Log;
 
 use AmberStep\Core\Material\WaitKind;
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Work\Operation;
 
 /** Faults and remedies of handbook 2. */
 enum Fault: string

@@ -6,11 +6,11 @@ namespace AmberStep\Core\Log;
 
 use AmberStep\Core\Kit\Acceptance;
 use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Kit\Place;
 use AmberStep\Core\Material\Filler;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
-use AmberStep\Core\Plan\Operation;
-use AmberStep\Core\Surface\Place;
+use AmberStep\Core\Work\Operation;
 use DateTimeImmutable;
 
 /** What a model was finished with, as its log has it: coats from the bottom up, places made good, faults, and what was taken as it is with its reason. */
@@ -46,7 +46,7 @@ final readonly class Finish
     }
 
     /** @return list<array{Operation, string, Product|null, non-empty-list<string>, int, int}> */
-    private static function laid(Kit $kit, Surface $surface): array
+    private static function laid(Kit $kit, ModelState $surface): array
     {
         $found = [];
         foreach ($kit->areas as $area) {
@@ -66,7 +66,7 @@ final readonly class Finish
     }
 
     /** @return array{list<string>, list<Filler>} */
-    private static function madeGood(Kit $kit, Surface $surface): array
+    private static function madeGood(Kit $kit, ModelState $surface): array
     {
         $good = $fillers = [];
         foreach (Place::all($kit) as $place) {

@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Log;
 
-use AmberStep\Core\Drying\CabinetStay;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Work\Operation;
 
-/** Folds one event after the other into a Surface. The planner folds imaginary events the same way. */
+/** Folds one event after the other into the state of the model. The planner folds imaginary events the same way. */
 final class Fold
 {
     /** Purpose of a mask or coat nobody gave a purpose. */
@@ -19,7 +18,7 @@ final class Fold
 
     private readonly PlaceFold $places;
 
-    public function __construct(private readonly Kit $kit, private readonly Shelf $shelf, public readonly Surface $surface)
+    public function __construct(private readonly Kit $kit, private readonly Shelf $shelf, public readonly ModelState $surface)
     {
         $this->places = new PlaceFold($kit, $surface);
     }

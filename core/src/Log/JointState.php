@@ -6,7 +6,7 @@ namespace AmberStep\Core\Log;
 
 use AmberStep\Core\Material\Filler;
 use AmberStep\Core\Material\Glue;
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Work\Operation;
 
 /** What was done to one joint, or to one flaw that is made good. */
 final class JointState

@@ -7,7 +7,7 @@ namespace AmberStep\Core\Log;
 use AmberStep\Core\Material\Below;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Sheen;
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Work\Operation;
 
 /** Coats of one product laid for one purpose, one on the other, or a decal. Immutable. */
 final readonly class Layer

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Log;
 
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Work\Operation;
 
 /**
  * What verdicts teach about a wait of a product: "soft" raises its factor at once to 1.25 times the age

@@ -15,12 +15,12 @@ final class Log
      * that was taken back is as if it had never been; what lies in the future has not happened.
      *
      * @param  iterable<Event>  $events
-     * @param  null|callable(Event, Surface): void  $before  called with each event and the surface before it
+     * @param  null|callable(Event, ModelState): void  $before  called with each event and the surface before it
      * @param  Experience  $experience  what the other builds taught
      */
-    public static function replay(iterable $events, Kit $kit, Shelf $shelf, int $nowEpoch, ?callable $before = null, Experience $experience = new Experience): Surface
+    public static function replay(iterable $events, Kit $kit, Shelf $shelf, int $nowEpoch, ?callable $before = null, Experience $experience = new Experience): ModelState
     {
-        $surface = new Surface;
+        $surface = new ModelState;
         $fold = new Fold($kit, $shelf, $surface);
         $all = [...$events];
         $own = array_fill_keys(array_map(static fn (Event $e): string => $e->id, $all), true);

@@ -7,13 +7,13 @@ namespace AmberStep\Core\Log;
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\FoundAt;
 use AmberStep\Core\Kit\Kit;
-use AmberStep\Core\Plan\Operation;
-use AmberStep\Core\Surface\Place;
+use AmberStep\Core\Kit\Place;
+use AmberStep\Core\Work\Operation;
 
 /** Folds what is done to the places of the register, and what a look at them showed. */
 final readonly class PlaceFold
 {
-    public function __construct(private Kit $kit, private Surface $surface)
+    public function __construct(private Kit $kit, private ModelState $surface)
     {
     }
 

@@ -16,7 +16,7 @@ final class Through
      *
      * @param  list<string>  $parts
      */
-    public static function on(array $parts, Kit $kit, Surface $surface): FoundAt
+    public static function on(array $parts, Kit $kit, ModelState $surface): FoundAt
     {
         $furthest = FoundAt::Bare;
         foreach ($kit->areas as $area) {

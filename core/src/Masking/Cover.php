@@ -6,7 +6,7 @@ namespace AmberStep\Core\Masking;
 
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Material\Medium;
-use AmberStep\Core\Plan\Step;
+use AmberStep\Core\Step\Step;
 
 /** What lies on the field behind the edge of a mask (house rule cover). */
 final class Cover

@@ -8,7 +8,6 @@ use AmberStep\Core\Colour\Spectrum;
 use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
-use AmberStep\Core\Mixing\KeptRecipe;
 
 /** A paint, primer, varnish or wash on the shelf. */
 final readonly class Product

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Mixing;
 
+use AmberStep\Core\Material\Part;
+
 /** A recipe at a size: ml, drops and grams side by side, and the marks to fill the cup to. */
 final readonly class Batch
 {

@@ -7,6 +7,7 @@ namespace AmberStep\Core\Mixing;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Liquid;
 use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Stuff;
 
 /** Whether what is in a cup bears its company: thinner of the family's list, families that mix, water within bounds (rule thinner-fits). */
 final class CupCheck

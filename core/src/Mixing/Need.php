@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Mixing;
 
+use AmberStep\Core\Log\UseFactor;
+use AmberStep\Core\Material\Tool;
+
 /** How much to mix for a surface, as a sum that can be read: every line with its factor and where the factor comes from (handbook 4, Amount). */
 final readonly class Need
 {

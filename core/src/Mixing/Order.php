@@ -5,11 +5,16 @@ declare(strict_types=1);
 namespace AmberStep\Core\Mixing;
 
 use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Document\NotRead;
 use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
-use AmberStep\Core\Lines\NotRead;
-use AmberStep\Core\Lines\TypedNumber;
-use AmberStep\Core\Spray\Regulator;
+use AmberStep\Core\Document\TypedNumber;
+use AmberStep\Core\Material\Base;
+use AmberStep\Core\Material\Part;
+use AmberStep\Core\Material\Regulator;
+use AmberStep\Core\Material\Stuff;
+use AmberStep\Core\Material\Tool;
+use AmberStep\Core\Material\Vessel;
 
 /** What somebody typed at the mixing bench: a recipe, what of it is known, what was poured. Numbers are read as people type them. */
 final readonly class Order

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Mixing;
 
-use AmberStep\Core\Colour\Blend;
 use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Material\KeptRecipe;
 use AmberStep\Core\Material\Optics;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Material\Stuff;
 
 /** A colour mixed by oneself, as a paint of the shelf. */
 final class OwnMix

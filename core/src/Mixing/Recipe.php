@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Mixing;
 
+use AmberStep\Core\Material\Base;
+use AmberStep\Core\Material\KeptRecipe;
+use AmberStep\Core\Material\Part;
+use AmberStep\Core\Material\Stuff;
 use InvalidArgumentException;
 
 /** Parts of any number of paints, with thinner, additives and hardener: from any one known amount all others follow (handbook 4, Parts). */

@@ -5,11 +5,17 @@ declare(strict_types=1);
 namespace AmberStep\Core\Mixing;
 
 use AmberStep\Core\Document\BadDocument;
-use AmberStep\Core\Lines\NotRead;
-use AmberStep\Core\Lines\TypedNumber;
+use AmberStep\Core\Document\NotRead;
+use AmberStep\Core\Document\TypedNumber;
+use AmberStep\Core\Material\Ask;
+use AmberStep\Core\Material\AskReading;
+use AmberStep\Core\Material\Base;
+use AmberStep\Core\Material\KeptRecipe;
+use AmberStep\Core\Material\Part;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
 use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Material\Stuff;
 
 /** A recipe typed in one line, "3 sea grey + 1 ground white + 5 % retarder": what can be read two ways is asked, never guessed. */
 final readonly class RecipeLine

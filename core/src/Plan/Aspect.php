@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Plan;
 
+use AmberStep\Core\Step\Hold;
+
 /** How a piece stands now, and until when. */
 final readonly class Aspect
 {

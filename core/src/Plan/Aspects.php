@@ -5,6 +5,12 @@ declare(strict_types=1);
 namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Drying\Room;
+use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Step\Hold;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Telling\Words;
+use AmberStep\Core\Work\HoldKind;
 
 /** Works out how steps and pieces stand at a moment (architecture, Log and plan). */
 final readonly class Aspects

@@ -7,16 +7,25 @@ namespace AmberStep\Core\Plan;
 use AmberStep\Core\Drying\Room;
 use AmberStep\Core\Drying\Waits;
 use AmberStep\Core\Drying\WorkClock;
+use AmberStep\Core\Kit\Breakdown;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\Parking;
+use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Layering\Progress;
+use AmberStep\Core\Layering\StepBuilder;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\Experience;
 use AmberStep\Core\Log\Log;
-use AmberStep\Core\Log\Surface;
+use AmberStep\Core\Log\ModelState;
 use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\RuleBook;
-use AmberStep\Core\Schedule\Calendar;
+use AmberStep\Core\Rule\World;
+use AmberStep\Core\Step\Breach;
+use AmberStep\Core\Step\Constraint;
+use AmberStep\Core\Step\StepEvent;
+use AmberStep\Core\Timing\Calendar;
 
 /** The passes from a kit and a log to a plan. Deterministic: same input, same plan, to the byte. */
 final class Compiler
@@ -72,13 +81,13 @@ final class Compiler
      * Folds the log, and asks the hold rules of each event whether it was time for it.
      *
      * @param  list<Event>  $events
-     * @return array{Surface, list<Breach>}
+     * @return array{ModelState, list<Breach>}
      */
     private function replay(array $events, Kit $kit, HouseRules $house, Shelf $shelf, Breakdown $breakdown, WorkClock $clock, RuleBook $rules, int $nowEpoch, Experience $experience): array
     {
         $breaches = [];
         $waits = null;
-        $surface = Log::replay($events, $kit, $shelf, $nowEpoch, static function (Event $event, Surface $before) use (&$breaches, &$waits, $kit, $house, $shelf, $breakdown, $clock, $rules): void {
+        $surface = Log::replay($events, $kit, $shelf, $nowEpoch, static function (Event $event, ModelState $before) use (&$breaches, &$waits, $kit, $house, $shelf, $breakdown, $clock, $rules): void {
             $step = StepEvent::asStep($event, $breakdown, $shelf->find($event->product));
             if ($step === null) {
                 return;

@@ -5,13 +5,20 @@ declare(strict_types=1);
 namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Drying\Room;
+use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Mixing\Batch;
 use AmberStep\Core\Mixing\Jar;
 use AmberStep\Core\Mixing\PotLife;
-use AmberStep\Core\Rule\BottleMixed;
+use AmberStep\Core\Rule\Paint\BottleMixed;
 use AmberStep\Core\Spray\SetUp;
+use AmberStep\Core\Step\Constraint;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Telling\Words;
+use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Work\Strength;
 
 /**
  * Which paints stand mixed while the plan is made, and when another cup is due: stirred, thinned and poured before

@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Plan;
 
+use AmberStep\Core\Kit\Breakdown;
 use AmberStep\Core\Kit\HouseRules;
-use AmberStep\Core\Log\Surface;
+use AmberStep\Core\Log\ModelState;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
-use AmberStep\Core\Rule\PaintGunClean;
+use AmberStep\Core\Rule\Paint\PaintGunClean;
+use AmberStep\Core\Step\Constraint;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Work\Strength;
 
 /** What is in the gun while the plan is made, and when it has to come out. */
 final class GunCare
@@ -26,7 +32,7 @@ final class GunCare
     /** @var array<string, int> cleanings so far by product, done and planned */
     private array $cleanings;
 
-    public function __construct(private readonly PaintGunClean $rule, private readonly HouseRules $house, Surface $surface, Shelf $shelf, Breakdown $breakdown, int $nowEpoch)
+    public function __construct(private readonly PaintGunClean $rule, private readonly HouseRules $house, ModelState $surface, Shelf $shelf, Breakdown $breakdown, int $nowEpoch)
     {
         $this->cleanings = $surface->cleanings;
         $last = $surface->lastSprayed();

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Document\Instant;
+use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Step\Hold;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Work\HoldKind;
 
 /** The holds that run now and stand in the way of a next step, and the chances that close. */
 final readonly class HoldLine

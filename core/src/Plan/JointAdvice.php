@@ -8,8 +8,12 @@ use AmberStep\Core\Booklet\Gluing;
 use AmberStep\Core\Document\Names;
 use AmberStep\Core\Kit\Closed;
 use AmberStep\Core\Kit\Joint;
+use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Layering\Fit;
 use AmberStep\Core\Material\Glue;
 use AmberStep\Core\Material\GlueChoice;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Work\Operation;
 
 /** What the break-down proposes for one joint: when it is closed and why, with which glue, how it is aligned, what stays bare. */
 final readonly class JointAdvice

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Kit\Kit;
-use AmberStep\Core\Rule\Finding;
+use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\RuleBook;
+use AmberStep\Core\Step\Finding;
 
 /** Hears all judging rules, and sets aside what a remedy answers and what the user has accepted. */
 final readonly class Judgement

@@ -7,12 +7,14 @@ namespace AmberStep\Core\Plan;
 use AmberStep\Core\Drying\Room;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\Experience;
-use AmberStep\Core\Log\Surface;
+use AmberStep\Core\Log\ModelState;
 use AmberStep\Core\Material\Shelf;
-use AmberStep\Core\Rule\Finding;
-use AmberStep\Core\Schedule\Calendar;
+use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Timing\Calendar;
 
 /** What is left to do on a build, in order, with times, holds, reasons and findings. */
 final readonly class Plan
@@ -22,7 +24,7 @@ final readonly class Plan
      * @param  list<Finding>  $findings  stops first
      * @param  array<string, Aspect>  $pieces  by piece id
      * @param  list<RunningHold>  $holds  soonest first
-     * @param  Surface  $final  how the model will be once all of it is done
+     * @param  ModelState  $final  how the model will be once all of it is done
      * @param  list<PlannedStep>  $cleaning  when the gun is cleaned, in order (rule paint-gun-clean)
      * @param  list<PlannedStep>  $cups  when a paint is stirred and mixed, in order (rule bottle-mixed)
      */
@@ -33,7 +35,7 @@ final readonly class Plan
         public array $pieces,
         public array $holds,
         public int $nowEpoch,
-        public Surface $final,
+        public ModelState $final,
         public array $cleaning = [],
         public array $cups = [],
     ) {

@@ -6,6 +6,8 @@ namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Mixing\Jar;
 use AmberStep\Core\Mixing\Need;
+use AmberStep\Core\Step\Cup;
+use AmberStep\Core\Step\Step;
 
 /** A cup while the plan is made: it grows with each coat that is sprayed out of it. */
 final class PlannedCup

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Plan;
 
+use AmberStep\Core\Work\HoldKind;
+
 /** A hold that runs now and stands in the way of a piece's next step: what the hold line draws. */
 final readonly class RunningHold
 {

@@ -5,12 +5,22 @@ declare(strict_types=1);
 namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Drying\Room;
+use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Layering\Minutes;
 use AmberStep\Core\Log\Fold;
 use AmberStep\Core\Material\Sheen;
 use AmberStep\Core\Mixing\Batch;
-use AmberStep\Core\Rule\PaintGunClean;
+use AmberStep\Core\Rule\Paint\PaintGunClean;
 use AmberStep\Core\Rule\RuleBook;
-use AmberStep\Core\Schedule\Calendar;
+use AmberStep\Core\Rule\World;
+use AmberStep\Core\Step\Constraint;
+use AmberStep\Core\Step\Hold;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Step\StepEvent;
+use AmberStep\Core\Timing\Calendar;
+use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Work\Strength;
 
 /**
  * Plans when each step can be done at the earliest: one pair of hands, the user's sessions, the holds of what

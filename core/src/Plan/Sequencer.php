@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Plan;
 
+use AmberStep\Core\Step\Circle;
+use AmberStep\Core\Step\Constraint;
+use AmberStep\Core\Step\Step;
+
 /**
  * One order for all steps that keeps every must, and every rather that leads into no circle. Ties: trade
  * order, coat, position, key; never the order in which rules spoke.

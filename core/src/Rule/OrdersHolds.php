@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
-use AmberStep\Core\Plan\Hold;
-use AmberStep\Core\Plan\Step;
-use AmberStep\Core\Plan\World;
+use AmberStep\Core\Step\Hold;
+use AmberStep\Core\Step\Step;
 
 /** A rule that makes a step wait for what is on the model. */
 interface OrdersHolds extends Rule

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
-use AmberStep\Core\Plan\Constraint;
-use AmberStep\Core\Plan\Context;
+use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Step\Constraint;
 
 /** A rule that puts one step before another without asking. */
 interface OrdersSteps extends Rule

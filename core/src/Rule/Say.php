@@ -8,13 +8,13 @@ use AmberStep\Core\Document\Id;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Inserted;
 use AmberStep\Core\Kit\Pin;
+use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Material\WaitKind;
-use AmberStep\Core\Plan\Constraint;
-use AmberStep\Core\Plan\Context;
-use AmberStep\Core\Plan\Operation;
-use AmberStep\Core\Plan\Outlook;
-use AmberStep\Core\Plan\Step;
-use AmberStep\Core\Plan\Strength;
+use AmberStep\Core\Step\Constraint;
+use AmberStep\Core\Step\Fix;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Work\Strength;
 
 /** What rules say over and over: a must, and the fixes most findings end in. */
 final class Say

@@ -8,12 +8,14 @@ use AmberStep\Core\Document\Id;
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Pin;
+use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Material\Substrate;
-use AmberStep\Core\Plan\Context;
-use AmberStep\Core\Plan\Operation;
-use AmberStep\Core\Plan\Outlook;
-use AmberStep\Core\Plan\Step;
+use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Step\Fix;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Work\Severity;
 
 /** Walks the layers areas have and will have, for the rules that look at neighbours in a stack. */
 final class Stacks

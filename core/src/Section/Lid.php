@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Section;
 
-use AmberStep\Core\Plan\Hold;
+use AmberStep\Core\Step\Hold;
 
 /** A hold on top of a layer: the next thing on this area has to wait for it. */
 final readonly class Lid

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace AmberStep\Core\Section;
 
 use AmberStep\Core\Kit\Area;
+use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Log\AreaState;
 use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Log\MaskOn;
 use AmberStep\Core\Masking\MaskFor;
-use AmberStep\Core\Plan\Context;
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Work\Operation;
 
 /** Everything that is or will be done to one area and leaves its mark there, each with its moment. */
 final readonly class Marks

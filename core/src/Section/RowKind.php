@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Section;
 
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Work\Operation;
 
 /** What a row of the section shows: told apart by pattern, not by colour alone. */
 enum RowKind: string

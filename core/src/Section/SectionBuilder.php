@@ -10,9 +10,9 @@ use AmberStep\Core\Log\AreaState;
 use AmberStep\Core\Log\Coat;
 use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Log\MaskOn;
-use AmberStep\Core\Plan\HoldKind;
-use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
+use AmberStep\Core\Work\HoldKind;
+use AmberStep\Core\Work\Operation;
 
 /** Draws the section from a plan: its final surface knows every layer and mask, laid and planned, with its moment. */
 final class SectionBuilder

@@ -6,17 +6,17 @@ namespace AmberStep\Core\Spray;
 
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Log\UseBook;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Tool;
 use AmberStep\Core\Mixing\Counting;
 use AmberStep\Core\Mixing\Need;
 use AmberStep\Core\Mixing\Recipe;
-use AmberStep\Core\Mixing\Tool;
-use AmberStep\Core\Mixing\UseBook;
-use AmberStep\Core\Plan\Operation;
-use AmberStep\Core\Plan\Step;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Work\Operation;
 
 /** How the gun is set for a step (handbook 2, Gun set-up): typical figures, ranges planned at their middle. */
 final readonly class SetUp

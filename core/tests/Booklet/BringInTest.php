@@ -12,10 +12,10 @@ use AmberStep\Core\Kit\KitDiff;
 use AmberStep\Core\Kit\Part;
 use AmberStep\Core\Lines\LinePrinter;
 use AmberStep\Core\Lines\LineReader;
-use AmberStep\Core\Plan\Operation;
-use AmberStep\Core\Plan\PlannedStep;
-use AmberStep\Core\Plan\Step;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Step\Step;
 use AmberStep\Core\Tests\Support\TypedBuild;
+use AmberStep\Core\Work\Operation;
 use PHPUnit\Framework\TestCase;
 
 /** What a call-out becomes in the kit: a part, an area, a pane, or nothing where it stays bare. */

@@ -9,15 +9,15 @@ use AmberStep\Core\Booklet\ColourLists;
 use AmberStep\Core\Booklet\ColourNeed;
 use AmberStep\Core\Booklet\Gluing;
 use AmberStep\Core\Booklet\Tally;
+use AmberStep\Core\Kit\Breakdown;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Parking;
 use AmberStep\Core\Kit\Size;
 use AmberStep\Core\Log\EventKind;
 use AmberStep\Core\Log\Log;
-use AmberStep\Core\Plan\Breakdown;
-use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Tests\Support\TypedBuild;
+use AmberStep\Core\Work\Operation;
 use PHPUnit\Framework\TestCase;
 
 /** What the colours need by both schools, and where the gluing has to wait for paint. */

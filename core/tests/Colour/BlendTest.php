@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Colour;
 
-use AmberStep\Core\Colour\Blend;
-use AmberStep\Core\Colour\Coverage;
 use AmberStep\Core\Colour\Spectrum;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Opacity;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
 use AmberStep\Core\Material\Sheen;
+use AmberStep\Core\Mixing\Blend;
+use AmberStep\Core\Mixing\Coverage;
 use PHPUnit\Framework\TestCase;
 
 /** Mixed paints: each by itself is itself, the order does not matter, and they cover as the handbook's table says. */

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Colour;
 
-use AmberStep\Core\Colour\Coverage;
 use AmberStep\Core\Colour\DeltaE;
 use AmberStep\Core\Colour\KubelkaMunk;
 use AmberStep\Core\Colour\Lab;
 use AmberStep\Core\Colour\Recovery;
 use AmberStep\Core\Colour\Spectrum;
 use AmberStep\Core\Colour\Srgb;
-use AmberStep\Core\Colour\Tones;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Opacity;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
+use AmberStep\Core\Mixing\Coverage;
+use AmberStep\Core\Mixing\Tones;
 use AmberStep\Core\Tests\Support\Names;
 use AmberStep\Core\Tests\Support\Paints;
 use PHPUnit\Framework\Attributes\DataProvider;

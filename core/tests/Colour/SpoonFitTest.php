@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Colour;
 
-use AmberStep\Core\Colour\Blend;
-use AmberStep\Core\Colour\Coverage;
 use AmberStep\Core\Colour\KubelkaMunk;
 use AmberStep\Core\Colour\Lab;
 use AmberStep\Core\Colour\Ratio;
 use AmberStep\Core\Colour\Spectrum;
-use AmberStep\Core\Colour\SpoonFit;
 use AmberStep\Core\Colour\SpoonReading;
 use AmberStep\Core\Colour\Srgb;
-use AmberStep\Core\Colour\Tones;
-use AmberStep\Core\Colour\ToneSet;
 use AmberStep\Core\Colour\ToneStep;
 use AmberStep\Core\Material\Product;
+use AmberStep\Core\Mixing\Blend;
+use AmberStep\Core\Mixing\Coverage;
+use AmberStep\Core\Mixing\SpoonFit;
+use AmberStep\Core\Mixing\Tones;
+use AmberStep\Core\Mixing\ToneSet;
 use AmberStep\Core\Tests\Support\Names;
 use AmberStep\Core\Tests\Support\Paints;
 use PHPUnit\Framework\TestCase;

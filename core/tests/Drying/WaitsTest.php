@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Drying;
 
-use AmberStep\Core\Drying\CabinetStay;
 use AmberStep\Core\Drying\Conditions;
 use AmberStep\Core\Drying\DailyCycle;
 use AmberStep\Core\Drying\Factors;
@@ -15,6 +14,7 @@ use AmberStep\Core\Drying\Wait;
 use AmberStep\Core\Drying\Waits;
 use AmberStep\Core\Drying\WorkClock;
 use AmberStep\Core\Log\AreaState;
+use AmberStep\Core\Log\CabinetStay;
 use AmberStep\Core\Log\Coat;
 use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Log\Learned;
@@ -26,7 +26,7 @@ use AmberStep\Core\Material\LabelFigures;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
 use AmberStep\Core\Material\WaitKind;
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Work\Operation;
 use DateTimeZone;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace AmberStep\Core\Tests\Kit;
 
 use AmberStep\Core\Material\CoatKind;
-use AmberStep\Core\Plan\Manner;
-use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\PlannedStep;
-use AmberStep\Core\Plan\StepEvent;
-use AmberStep\Core\Plan\Words;
 use AmberStep\Core\Spray\SetUp;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Step\StepEvent;
+use AmberStep\Core\Telling\Manner;
+use AmberStep\Core\Telling\Words;
 use AmberStep\Core\Tests\Support\Build;
+use AmberStep\Core\Work\Operation;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

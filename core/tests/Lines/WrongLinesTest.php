@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Lines;
 
+use AmberStep\Core\Document\NotRead;
+use AmberStep\Core\Document\TypedNumber;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Lines\LinePrinter;
 use AmberStep\Core\Lines\LineProblem;
 use AmberStep\Core\Lines\LineReader;
-use AmberStep\Core\Lines\NotRead;
 use AmberStep\Core\Lines\Reading;
-use AmberStep\Core\Lines\TypedNumber;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Tests\Support\Names;

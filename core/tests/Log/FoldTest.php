@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace AmberStep\Core\Tests\Log;
 
 use AmberStep\Core\Log\Log;
-use AmberStep\Core\Log\Surface;
+use AmberStep\Core\Log\ModelState;
 use AmberStep\Core\Material\Glue;
 use AmberStep\Core\Material\Medium;
-use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Tests\Support\Build;
+use AmberStep\Core\Work\Operation;
 use PHPUnit\Framework\TestCase;
 
 /** What is really on the model after what happened. */
@@ -28,7 +28,7 @@ final class FoldTest extends TestCase
     }
 
     /** @param  array<string, mixed>  ...$events */
-    private function after(array ...$events): Surface
+    private function after(array ...$events): ModelState
     {
         foreach ($events as $event) {
             $this->build->record($event);

@@ -7,9 +7,9 @@ namespace AmberStep\Core\Tests\Log;
 use AmberStep\Core\Log\Experience;
 use AmberStep\Core\Log\Heard;
 use AmberStep\Core\Log\Verdict;
-use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Tests\Support\Build;
+use AmberStep\Core\Work\Operation;
 use PHPUnit\Framework\TestCase;
 
 /** A paint that stayed soft on one build is waited for longer on the next. */

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Mixing;
 
-use AmberStep\Core\Mixing\Base;
+use AmberStep\Core\Material\Base;
+use AmberStep\Core\Material\Part;
+use AmberStep\Core\Material\Regulator;
+use AmberStep\Core\Material\Stuff;
+use AmberStep\Core\Material\Vessel;
 use AmberStep\Core\Mixing\Batch;
 use AmberStep\Core\Mixing\Drops;
-use AmberStep\Core\Mixing\Part;
 use AmberStep\Core\Mixing\Pass;
 use AmberStep\Core\Mixing\PotLife;
 use AmberStep\Core\Mixing\Poured;
 use AmberStep\Core\Mixing\Recipe;
-use AmberStep\Core\Mixing\Stuff;
-use AmberStep\Core\Mixing\Vessel;
 use AmberStep\Core\Spray\Consistency;
-use AmberStep\Core\Spray\Regulator;
 use InvalidArgumentException;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Mixing;
 
+use AmberStep\Core\Log\UseBook;
 use AmberStep\Core\Material\Family;
+use AmberStep\Core\Material\Tool;
 use AmberStep\Core\Mixing\Need;
-use AmberStep\Core\Mixing\Tool;
-use AmberStep\Core\Mixing\UseBook;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

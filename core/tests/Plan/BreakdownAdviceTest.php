@@ -7,13 +7,13 @@ namespace AmberStep\Core\Tests\Plan;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Holder;
 use AmberStep\Core\Kit\Parking;
+use AmberStep\Core\Layering\HolderNeed;
+use AmberStep\Core\Layering\Holding;
 use AmberStep\Core\Log\EventKind;
-use AmberStep\Core\Plan\HolderNeed;
-use AmberStep\Core\Plan\Holding;
 use AmberStep\Core\Plan\JointAdvice;
-use AmberStep\Core\Plan\Operation;
-use AmberStep\Core\Plan\PlannedStep;
+use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Tests\Support\TypedBuild;
+use AmberStep\Core\Work\Operation;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -61,7 +61,7 @@ final class BreakdownAdviceTest extends TestCase
         // The boats are painted: their sticks are free again.
         foreach ($build->plan()->left as $planned) {
             if ($planned->step->pieceId === $build->part('boat') && $planned->step->jointId === null) {
-                $build->events[] = \AmberStep\Core\Plan\StepEvent::of($planned->step, $build->newId(), TypedBuild::NOW, TypedBuild::NOW);
+                $build->events[] = \AmberStep\Core\Step\StepEvent::of($planned->step, $build->newId(), TypedBuild::NOW, TypedBuild::NOW);
             }
         }
         self::assertSame([9, ['buoy (9)']], [$stick($build)[0]->atOnce, $stick($build)[0]->shortNames()]);

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Plan;
 
-use AmberStep\Core\Caution\Cautions;
-use AmberStep\Core\Plan\Operation;
-use AmberStep\Core\Plan\PlannedStep;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Telling\Cautions;
 use AmberStep\Core\Tests\Support\Build;
+use AmberStep\Core\Work\Operation;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

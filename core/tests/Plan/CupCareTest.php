@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace AmberStep\Core\Tests\Plan;
 
 use AmberStep\Core\Log\EventKind;
-use AmberStep\Core\Plan\Manner;
-use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\PlannedStep;
-use AmberStep\Core\Plan\StepEvent;
-use AmberStep\Core\Plan\Words;
 use AmberStep\Core\Spray\SetUp;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Step\StepEvent;
+use AmberStep\Core\Telling\Manner;
+use AmberStep\Core\Telling\Words;
 use AmberStep\Core\Tests\Support\Build;
 use AmberStep\Core\Tests\Support\RandomBuild;
+use AmberStep\Core\Work\Operation;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -159,7 +159,7 @@ final class CupCareTest extends TestCase
         $holds = array_values(array_filter($build->plan()->holds, static fn ($h): bool => str_starts_with($h->key, 'mix/')));
         self::assertCount(1, $holds);
         self::assertSame($build->now + (int) (60 * $cup->step->cup->livesMinutes), $holds[0]->untilEpoch);
-        self::assertStringContainsString('Hardener sensitises', implode(' ', \AmberStep\Core\Caution\Cautions::of($cup->step, $build->kit)));
+        self::assertStringContainsString('Hardener sensitises', implode(' ', \AmberStep\Core\Telling\Cautions::of($cup->step, $build->kit)));
     }
 
     public function test_a_cup_that_is_dead_is_mixed_anew_and_one_that_lives_is_not(): void

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Plan;
 
-use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\PlannedStep;
-use AmberStep\Core\Plan\StepEvent;
-use AmberStep\Core\Plan\Words;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Step\StepEvent;
+use AmberStep\Core\Telling\Words;
 use AmberStep\Core\Tests\Support\Build;
+use AmberStep\Core\Work\Operation;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

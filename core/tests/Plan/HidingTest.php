@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Plan;
 
-use AmberStep\Core\Colour\Coverage;
 use AmberStep\Core\Colour\Spectrum;
 use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Layering\Hiding;
 use AmberStep\Core\Material\Product;
-use AmberStep\Core\Plan\Hiding;
-use AmberStep\Core\Plan\Operation;
-use AmberStep\Core\Plan\PlannedStep;
+use AmberStep\Core\Mixing\Coverage;
+use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Tests\Support\Names;
 use AmberStep\Core\Tests\Support\Paints;
 use AmberStep\Core\Tests\Support\TypedBuild;
+use AmberStep\Core\Work\Operation;
 use PHPUnit\Framework\TestCase;
 
 /** Coats are planned by what hides the ground: a mist and lights. */

@@ -6,10 +6,10 @@ namespace AmberStep\Core\Tests\Plan;
 
 use AmberStep\Core\Log\Fault;
 use AmberStep\Core\Plan\AspectKind;
-use AmberStep\Core\Plan\HoldKind;
-use AmberStep\Core\Plan\Operation;
-use AmberStep\Core\Plan\Words;
+use AmberStep\Core\Telling\Words;
 use AmberStep\Core\Tests\Support\Build;
+use AmberStep\Core\Work\HoldKind;
+use AmberStep\Core\Work\Operation;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Plan;
 
-use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\PlannedStep;
-use AmberStep\Core\Rule\Severity;
+use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Tests\Support\Build;
+use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Work\Severity;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

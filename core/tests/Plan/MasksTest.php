@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace AmberStep\Core\Tests\Plan;
 
 use AmberStep\Core\Kit\Edit;
+use AmberStep\Core\Layering\ColourOrder;
 use AmberStep\Core\Material\Medium;
-use AmberStep\Core\Plan\ColourOrder;
-use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\Step;
+use AmberStep\Core\Step\Step;
 use AmberStep\Core\Tests\Support\Build;
+use AmberStep\Core\Work\Operation;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -4,21 +4,21 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Plan;
 
-use AmberStep\Core\Caution\Cautions;
 use AmberStep\Core\Kit\Edit;
+use AmberStep\Core\Layering\Minutes;
+use AmberStep\Core\Log\UseBook;
 use AmberStep\Core\Material\Family;
-use AmberStep\Core\Mixing\UseBook;
 use AmberStep\Core\Plan\Aspect;
 use AmberStep\Core\Plan\AspectKind;
-use AmberStep\Core\Plan\Constraint;
-use AmberStep\Core\Plan\Minutes;
-use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Sequencer;
-use AmberStep\Core\Plan\Step;
-use AmberStep\Core\Plan\Strength;
-use AmberStep\Core\Schedule\Calendar;
 use AmberStep\Core\Spray\SetUp;
+use AmberStep\Core\Step\Constraint;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Telling\Cautions;
 use AmberStep\Core\Tests\Support\Build;
+use AmberStep\Core\Timing\Calendar;
+use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Work\Strength;
 use DateTimeZone;
 use PHPUnit\Framework\TestCase;
 
@@ -94,10 +94,10 @@ final class PartsOfPlanTest extends TestCase
         self::assertStringContainsString('× 1.50 as this gun takes it (1 job)', $learned->need->words());
         $uses = new UseBook([[0.35, Family::WaterAcrylic, 3.0, 2.0]]);
         self::assertEqualsWithDelta($plain->minutes() + 0.5 * $plain->need->mixMl / 0.4, Minutes::of($coat, $build->kit, uses: $uses), 1e-9, 'and it takes as much longer to spray, at 0.4 ml a minute');
-        self::assertStringContainsString(sprintf('Of the mix: %.2f ml thinner and %.2f ml sea grey and %.2f ml ground white.', $plain->need->totalMl * 2 / 6, $plain->need->totalMl / 2, $plain->need->totalMl / 6), implode(' ', \AmberStep\Core\Plan\Manner::of($coat, $plan->context)));
+        self::assertStringContainsString(sprintf('Of the mix: %.2f ml thinner and %.2f ml sea grey and %.2f ml ground white.', $plain->need->totalMl * 2 / 6, $plain->need->totalMl / 2, $plain->need->totalMl / 6), implode(' ', \AmberStep\Core\Telling\Manner::of($coat, $plan->context)));
         $kept = new Build(['shelf' => ['haze' => ['water-acrylic', 'colour', '#9DB0B9', ['levelMl' => 9, 'mix' => ['sea grey' => 3, 'ground white' => 1, 'thinner' => 2]]]], 'kit' => ['parts' => ['hull' => 'styrene'], 'colours' => ['haze' => 'haze'], 'areas' => ['side' => ['part' => 'hull', 'cm2' => 196, 'colour' => 'haze']]]]);
         $cup = array_values(array_filter($kept->plan()->cups, static fn ($p): bool => $p->step->product?->name === 'haze'))[0]->step;
-        self::assertSame(sprintf('Into the cup, for 2 coats: %.2f ml haze out of its jar.', $cup->cup?->measuredMl()), \AmberStep\Core\Plan\Manner::of($cup, $kept->plan()->context)[0], 'what is kept of a mix is not mixed again');
+        self::assertSame(sprintf('Into the cup, for 2 coats: %.2f ml haze out of its jar.', $cup->cup?->measuredMl()), \AmberStep\Core\Telling\Manner::of($cup, $kept->plan()->context)[0], 'what is kept of a mix is not mixed again');
         self::assertSame(0.5, SetUp::of($coat, $build->kit->apply([Edit::set('areas', $build->kit->areas[0]->id, 'cm2', 1)]))?->need->totalMl, 'less does not flow evenly');
     }
 

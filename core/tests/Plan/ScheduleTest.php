@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace AmberStep\Core\Tests\Plan;
 
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\PlannedStep;
-use AmberStep\Core\Plan\Words;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Telling\Words;
 use AmberStep\Core\Tests\Support\Build;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace AmberStep\Core\Tests\Plan;
 
 use AmberStep\Core\Kit\Inserted;
+use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Medium;
-use AmberStep\Core\Plan\Context;
-use AmberStep\Core\Plan\Operation;
-use AmberStep\Core\Plan\Rank;
-use AmberStep\Core\Plan\Step;
-use AmberStep\Core\Plan\Words;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Telling\Words;
 use AmberStep\Core\Tests\Support\Build;
+use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Work\Rank;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace AmberStep\Core\Tests\Property;
 
 use AmberStep\Core\Booklet\ColourLists;
+use AmberStep\Core\Kit\Breakdown;
 use AmberStep\Core\Kit\Parking;
-use AmberStep\Core\Plan\Breakdown;
-use AmberStep\Core\Plan\HolderNeed;
-use AmberStep\Core\Plan\Operation;
-use AmberStep\Core\Plan\PlannedStep;
+use AmberStep\Core\Layering\HolderNeed;
+use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Tests\Support\Invariants;
 use AmberStep\Core\Tests\Support\RandomReadAhead;
+use AmberStep\Core\Work\Operation;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

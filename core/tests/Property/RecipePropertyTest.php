@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Property;
 
-use AmberStep\Core\Colour\Coverage;
 use AmberStep\Core\Colour\KubelkaMunk;
 use AmberStep\Core\Colour\Spectrum;
-use AmberStep\Core\Lines\TypedNumber;
+use AmberStep\Core\Document\TypedNumber;
+use AmberStep\Core\Material\KeptRecipe;
+use AmberStep\Core\Material\Part;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
 use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Mixing\Coverage;
 use AmberStep\Core\Mixing\Jar;
-use AmberStep\Core\Mixing\KeptRecipe;
 use AmberStep\Core\Mixing\OwnMix;
-use AmberStep\Core\Mixing\Part;
 use AmberStep\Core\Mixing\Poured;
 use AmberStep\Core\Mixing\Recipe;
 use AmberStep\Core\Mixing\RecipeLine;

@@ -9,12 +9,12 @@ use AmberStep\Core\Kit\HouseBook;
 use AmberStep\Core\Kit\KitDiff;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Medium;
-use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\PlannedStep;
 use AmberStep\Core\Section\Section;
+use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Tests\Support\Build;
 use AmberStep\Core\Tests\Support\RandomBuild;
+use AmberStep\Core\Work\Operation;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

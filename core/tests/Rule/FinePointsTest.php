@@ -6,15 +6,15 @@ namespace AmberStep\Core\Tests\Rule;
 
 use AmberStep\Core\Document\Id;
 use AmberStep\Core\Kit\Edit;
-use AmberStep\Core\Plan\Hold;
-use AmberStep\Core\Plan\HoldKind;
-use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\PlannedStep;
-use AmberStep\Core\Rule\Finding;
 use AmberStep\Core\Rule\RuleBook;
-use AmberStep\Core\Rule\Severity;
+use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Step\Hold;
+use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Tests\Support\Build;
+use AmberStep\Core\Work\HoldKind;
+use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Work\Severity;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -264,7 +264,7 @@ final class FinePointsTest extends TestCase
         self::assertSame($ids, array_unique($ids));
 
         $build = self::body('enamel brown', [], ['decals' => true, 'wash' => 'pin', 'sheen' => 'matt']);
-        $compile = static fn (RuleBook $book): Plan => (new \AmberStep\Core\Plan\Compiler($book))->compile($build->kit, $build->kit->house, $build->shelf, [], \AmberStep\Core\Drying\Room::reference($build->now), \AmberStep\Core\Schedule\Calendar::usual($build->zone), $build->now);
+        $compile = static fn (RuleBook $book): Plan => (new \AmberStep\Core\Plan\Compiler($book))->compile($build->kit, $build->kit->house, $build->shelf, [], \AmberStep\Core\Drying\Room::reference($build->now), \AmberStep\Core\Timing\Calendar::usual($build->zone), $build->now);
         $one = $compile(new RuleBook($rules));
         $other = $compile(new RuleBook(array_reverse($rules)));
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Tests\Rule;
 
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Rule\Finding;
+use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Tests\Support\Build;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -8,8 +8,8 @@ use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Mixing\Pass;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Rule\Finding;
-use AmberStep\Core\Rule\OnePassOneCup;
+use AmberStep\Core\Rule\Paint\OnePassOneCup;
+use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Tests\Support\TypedBuild;
 use PHPUnit\Framework\TestCase;
 
@@ -49,7 +49,7 @@ final class MixRulesTest extends TestCase
         $build = $this->build();
         $paint = Product::fromArray([...$this->paint()->toArray(), 'sizeMl' => 17.0, 'levelMl' => $level]);
         $shelf = new Shelf([$paint, ...array_values(array_filter($build->shelf->products, static fn (Product $p): bool => $p->id !== $paint->id))]);
-        $plan = Plan::compile($build->kit, new \AmberStep\Core\Kit\HouseRules, $shelf, [], new \AmberStep\Core\Drying\Room([], $build->now, new \AmberStep\Core\Drying\DailyCycle(20, 20, 0.5, 0.5, $build->kit->zone)), \AmberStep\Core\Schedule\Calendar::usual($build->kit->zone), $build->now);
+        $plan = Plan::compile($build->kit, new \AmberStep\Core\Kit\HouseRules, $shelf, [], new \AmberStep\Core\Drying\Room([], $build->now, new \AmberStep\Core\Drying\DailyCycle(20, 20, 0.5, 0.5, $build->kit->zone)), \AmberStep\Core\Timing\Calendar::usual($build->kit->zone), $build->now);
 
         return array_values(array_filter($plan->findings, static fn (Finding $f): bool => $f->rule === 'bottle-mixed'));
     }

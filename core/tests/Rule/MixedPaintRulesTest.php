@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace AmberStep\Core\Tests\Rule;
 
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Rule\Finding;
-use AmberStep\Core\Rule\Severity;
+use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Tests\Support\Build;
+use AmberStep\Core\Work\Severity;
 use PHPUnit\Framework\TestCase;
 
 /** What a recipe, a cup and a hardener have to say to a plan, each with a way out that works and what it is silent about. */

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Rule;
 
+use AmberStep\Core\Layering\MouldedColour;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Liquid;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
-use AmberStep\Core\Plan\MouldedColour;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\PlannedStep;
-use AmberStep\Core\Plan\Words;
-use AmberStep\Core\Rule\Finding;
-use AmberStep\Core\Rule\Fix;
+use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Step\Fix;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Telling\Words;
 use AmberStep\Core\Tests\Support\Build;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -6,12 +6,12 @@ namespace AmberStep\Core\Tests\Rule;
 
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Log\EventKind;
-use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\PlannedStep;
-use AmberStep\Core\Plan\Words;
-use AmberStep\Core\Rule\Severity;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Telling\Words;
 use AmberStep\Core\Tests\Support\TypedBuild;
+use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Work\Severity;
 use PHPUnit\Framework\TestCase;
 
 /** The rules of reading ahead: each caught, with a fix that settles it and raises no stop. */
@@ -158,7 +158,7 @@ final class ReadAheadRulesTest extends TestCase
         [$bare, $finished] = array_values(array_filter($plan->left, static fn (PlannedStep $p): bool => $p->step->operation === Operation::Photograph));
         self::assertLessThan(self::first($plan, Operation::Prime)->place, $bare->place);
         self::assertSame(count($plan->left) - 1, $finished->place, 'last of all');
-        self::assertSame(\AmberStep\Core\Kit\Holder::Keel, \AmberStep\Core\Plan\Holding::of($plan->context->breakdown->pieces[0], $plan->context)->holder, 'without a base it has a temporary keel');
+        self::assertSame(\AmberStep\Core\Kit\Holder::Keel, \AmberStep\Core\Layering\Holding::of($plan->context->breakdown->pieces[0], $plan->context)->holder, 'without a base it has a temporary keel');
     }
 
     public function test_glue_that_fogs_is_kept_from_panes(): void

@@ -6,12 +6,12 @@ namespace AmberStep\Core\Tests\Rule;
 
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Log\Event;
-use AmberStep\Core\Plan\Operation;
-use AmberStep\Core\Plan\PlannedStep;
-use AmberStep\Core\Rule\BurnThrough;
-use AmberStep\Core\Rule\Finding;
-use AmberStep\Core\Rule\Fix;
+use AmberStep\Core\Rule\Finish\BurnThrough;
+use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Step\Fix;
+use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Tests\Support\TypedBuild;
+use AmberStep\Core\Work\Operation;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -81,7 +81,7 @@ final class SurfaceRulesTest extends TestCase
         $left = $build->plan()->left;
         $row = $left[self::FEATURE.'/rescribe/feature/1'] ?? null;
         self::assertNotNull($row);
-        self::assertSame('Put back the rivet row aft', \AmberStep\Core\Plan\Words::title($row->step, $build->plan()->context));
+        self::assertSame('Put back the rivet row aft', \AmberStep\Core\Telling\Words::title($row->step, $build->plan()->context));
         $order = array_keys($left);
         self::assertGreaterThan(array_search(self::FLAW.'/cut-back/all/1', $order, true), array_search($row->step->key, $order, true), 'sanding would take it off again');
         self::assertSame([], $build->says('features-done'));

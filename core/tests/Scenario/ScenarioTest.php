@@ -6,9 +6,9 @@ namespace AmberStep\Core\Tests\Scenario;
 
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Plan\RunningHold;
-use AmberStep\Core\Plan\Words;
-use AmberStep\Core\Rule\Severity;
+use AmberStep\Core\Telling\Words;
 use AmberStep\Core\Tests\Support\Build;
+use AmberStep\Core\Work\Severity;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Yaml\Yaml;

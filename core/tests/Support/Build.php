@@ -15,8 +15,8 @@ use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\Experience;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Rule\Finding;
-use AmberStep\Core\Schedule\Calendar;
+use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Timing\Calendar;
 use DateTimeImmutable;
 use DateTimeZone;
 

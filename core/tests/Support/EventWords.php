@@ -6,7 +6,7 @@ namespace AmberStep\Core\Tests\Support;
 
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\EventKind;
-use AmberStep\Core\Plan\Operation;
+use AmberStep\Core\Work\Operation;
 use Closure;
 
 /** Reads an event written as {at: "18:52", do: colour, on: [upper], for: sea grey, with: sea grey, coat: mist}. */

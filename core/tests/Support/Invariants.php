@@ -7,7 +7,7 @@ namespace AmberStep\Core\Tests\Support;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\EventKind;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\StepEvent;
+use AmberStep\Core\Step\StepEvent;
 use AmberStep\Core\Tests\Rule\MistakesTest;
 
 /** What holds for the plan of every build, however it was written down. */

@@ -42,7 +42,7 @@ final class RandomKit
             return [
                 'id' => $this->id(), 'position' => $i, 'name' => $this->name(), 'parts' => [$parts[$two[0]]['id'], $parts[$two[1]]['id']], 'kind' => $this->case(\AmberStep\Core\Kit\JointKind::class), 'closed' => $this->case(\AmberStep\Core\Kit\Closed::class),
                 'glue' => $this->case(\AmberStep\Core\Material\Glue::class), 'carriesLoad' => $this->chance(30), 'blocks' => $this->chance(30) ? [$this->one($areas)['id']] : [], 'gapMm' => $this->number(0, 3), 'lengthCm' => $this->number(0, 60), 'filler' => $this->maybe(fn (): string => $this->case(\AmberStep\Core\Material\Filler::class)),
-                'pins' => $this->chance(60), 'removable' => $this->chance(30), 'bestSide' => $this->maybe(fn (): string => $this->name()), 'step' => $this->maybe(fn (): int => $this->random->getInt(1, 999)), 'access' => $this->case(\AmberStep\Core\Surface\Access::class), 'crossed' => $this->chance(30),
+                'pins' => $this->chance(60), 'removable' => $this->chance(30), 'bestSide' => $this->maybe(fn (): string => $this->name()), 'step' => $this->maybe(fn (): int => $this->random->getInt(1, 999)), 'access' => $this->case(\AmberStep\Core\Material\Access::class), 'crossed' => $this->chance(30),
             ];
         });
         $edges = count($areas) < 2 ? [] : $this->many(0, 5, function () use ($areas): array {

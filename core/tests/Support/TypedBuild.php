@@ -14,10 +14,10 @@ use AmberStep\Core\Lines\LineReader;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\EventKind;
 use AmberStep\Core\Material\Shelf;
-use AmberStep\Core\Plan\Operation;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Rule\Finding;
-use AmberStep\Core\Schedule\Calendar;
+use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Timing\Calendar;
+use AmberStep\Core\Work\Operation;
 use DateTimeZone;
 use LogicException;
 

@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Layering;
+
+use AmberStep\Core\Kit\Area;
+use AmberStep\Core\Kit\Breakdown;
+use AmberStep\Core\Kit\Curve;
+use AmberStep\Core\Kit\EdgeKind;
+use AmberStep\Core\Kit\Face;
+use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Kit\Piece;
+use AmberStep\Core\Kit\Pin;
+use AmberStep\Core\Masking\MaskFor;
+use AmberStep\Core\Material\Medium;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Work\Rank;
+
+/** Which areas are covered while others are sprayed, with what, and when the masks come off. */
+final readonly class MaskSteps
+{
+    /** Purpose of the mask on panes, and on what stays bare. */
+    public function __construct(private Kit $kit, private HouseRules $house, private Breakdown $breakdown, private Pins $pins)
+    {
+    }
+
+    /**
+     * Joint faces glued after paint are kept bare, where cement or a load needs them bare (rule joint-faces-bare).
+     * Inside work also comes before its own joint is closed.
+     */
+    public function faces(StepSet $steps, Piece $piece, string $phase): void
+    {
+        foreach ($this->kit->joints as $joint) {
+            [$a, $b] = $this->breakdown->sides($joint);
+            $here = $phase === '' ? ! $this->breakdown->closesBeforePaint($joint->id) : $joint->id === $phase;
+            if (! $here || ($a->id !== $piece->id && $b->id !== $piece->id) || ! ($joint->glue->isCement() || $joint->carriesLoad)) {
+                continue;
+            }
+            if ($this->pins->present(Operation::MaskFaces, $joint->id, $joint->id, $piece->id) === false) {
+                continue;
+            }
+            $steps->add(new Step($piece->id, Operation::MaskFaces, $joint->id, 1, 1, $piece->id, [$piece->id], Rank::of(Operation::MaskFaces, $phase), $piece->position, $phase, medium: Medium::Plug));
+        }
+    }
+
+    /** Panes and what else stays bare: covered from before the first paint to after the last. */
+    public function bare(StepSet $steps, Piece $piece): void
+    {
+        $groups = [MaskFor::PANES => [], MaskFor::BARE => []];
+        foreach ($piece->areas as $area) {
+            if ($area->isPane()) {
+                $groups[MaskFor::PANES][] = $area->id;
+            } elseif ($area->face === Face::Outside && $area->intent->isClear()) {
+                $groups[MaskFor::BARE][] = $area->id;
+            }
+        }
+        foreach ($groups as $purpose => $ids) {
+            if ($ids === [] || ! $piece->hasPaint() || $this->pins->present(Operation::Mask, $purpose, $piece->id, ...$ids) === false) {
+                continue;
+            }
+            $medium = $this->pins->find(static fn (Pin $p): ?Medium => $p->medium, Operation::Mask, $purpose, $piece->id, ...$ids)
+                ?? ($purpose === MaskFor::PANES ? Medium::CutFilm : Medium::PaperTape);
+            $this->pair($steps, $piece, $purpose, $ids, $medium, Rank::of(Operation::Mask), Rank::of(Operation::Unmask, extra: 90), '');
+        }
+    }
+
+    /**
+     * A sprayed area is capped once, before the next colour that is sprayed on its piece, and stays capped
+     * until the piece's last colour is on.
+     *
+     * @param  non-empty-list<Area>  $areas
+     * @param  array<string, int>  $places  of the piece's colours, first sprayed first
+     */
+    public function colours(StepSet $steps, Piece $piece, string $phase, array $areas, array $places): void
+    {
+        $byColour = [];
+        foreach ($areas as $area) {
+            $byColour[(string) $area->intent->colour][] = $area;
+        }
+        $order = array_keys($places);
+        for ($i = 0; $i < count($order) - 1; $i++) {
+            $colour = $order[$i];
+            $ids = array_map(static fn (Area $a): string => $a->id, $byColour[$colour]);
+            if ($this->pins->present(Operation::Mask, $colour, $piece->id, ...$ids) === false) {
+                continue;
+            }
+            $medium = $this->pins->find(static fn (Pin $p): ?Medium => $p->medium, Operation::Mask, $colour, $piece->id, ...$ids) ?? $this->medium($ids, $this->later($order, $i, $byColour));
+            $mark = $phase === '' ? '' : '+'.$phase;
+            $rank = Rank::maskBefore($places[$order[$i + 1]]) + ($phase === '' ? 0 : -10000);
+            $this->pair($steps, $piece, $colour.$mark, $ids, $medium, $rank, Rank::of(Operation::Unmask, $phase, extra: -$i), $phase);
+        }
+    }
+
+    /** @param  list<string>  $ids */
+    private function pair(StepSet $steps, Piece $piece, string $purpose, array $ids, Medium $medium, int $on, int $off, string $phase): void
+    {
+        $steps->add(new Step($piece->id, Operation::Mask, $purpose, 1, 1, $piece->id, $ids, $on, $piece->position, $phase, medium: $medium));
+        $steps->add(new Step($piece->id, Operation::Unmask, $purpose, 1, 1, $piece->id, $ids, $off, $piece->position, $phase, medium: $medium));
+    }
+
+    /**
+     * Areas sprayed while the mask is on.
+     *
+     * @param  list<string>  $order  colours of the piece, first sprayed first
+     * @param  array<string, non-empty-list<Area>>  $byColour
+     * @return list<string>
+     */
+    private function later(array $order, int $i, array $byColour): array
+    {
+        $ids = [];
+        foreach (array_slice($order, $i + 1) as $colour) {
+            array_push($ids, ...array_map(static fn (Area $a): string => $a->id, $byColour[$colour]));
+        }
+
+        return $ids;
+    }
+
+    /**
+     * The medium its edges to what is sprayed later ask for: putty for soft ones, vinyl tape round tight hard
+     * ones, else paper tape; film over all of it where the house rule has no other cover.
+     *
+     * @param  list<string>  $ids
+     * @param  list<string>  $later
+     */
+    private function medium(array $ids, array $later): Medium
+    {
+        $soft = $hard = $tight = false;
+        foreach ($this->kit->edges as $edge) {
+            if (count(array_intersect($edge->areas, $ids)) !== 1 || array_intersect($edge->areas, $later) === []) {
+                continue;
+            }
+            $soft = $soft || $edge->kind !== EdgeKind::Hard;
+            $hard = $hard || $edge->kind === EdgeKind::Hard;
+            $tight = $tight || ($edge->kind === EdgeKind::Hard && ($edge->curve === Curve::Compound || $edge->curve === Curve::Fiddly));
+        }
+
+        return match (true) {
+            $soft && ! $hard && $this->house->says('camouflage', 'freehand') => Medium::HeldCard,
+            $soft && ! $hard && $this->house->says('camouflage', 'held-off') => Medium::Putty,
+            ! $soft && $this->house->says('cover', 'film') => Medium::CutFilm,
+            $tight => Medium::VinylTape,
+            default => Medium::PaperTape,
+        };
+    }
+}

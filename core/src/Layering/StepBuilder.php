@@ -1,0 +1,268 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Layering;
+
+use AmberStep\Core\Kit\Area;
+use AmberStep\Core\Kit\Breakdown;
+use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Kit\Piece;
+use AmberStep\Core\Log\ModelState;
+use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Work\Rank;
+
+/** Makes all steps of a build, done or not: what there is to do does not depend on what was done. */
+final class StepBuilder
+{
+    private readonly StepSet $steps;
+
+    private readonly LayerPlanner $layers;
+
+    private readonly ColourOrder $colours;
+
+    private readonly Pins $pins;
+
+    public function __construct(
+        private readonly Kit $kit,
+        private readonly HouseRules $house,
+        Shelf $shelf,
+        private readonly Breakdown $breakdown,
+        private readonly ModelState $surface,
+    ) {
+        $this->steps = new StepSet;
+        $this->pins = new Pins($kit);
+        $this->layers = new LayerPlanner($kit, $house, $shelf, new Choice($shelf, $house), $this->pins);
+        $this->colours = new ColourOrder($kit, $shelf, $house);
+    }
+
+    public function build(): StepSet
+    {
+        foreach ($this->kit->joints as $joint) {
+            JointSteps::add($this->steps, $joint, $this->breakdown);
+        }
+        foreach ($this->breakdown->pieces as $piece) {
+            $this->piece($piece);
+        }
+        PlaceSteps::add($this->steps, $this->kit, $this->breakdown, $this->surface, $this->house, $this->layers);
+        BuildSteps::add($this->steps, $this->kit, $this->breakdown);
+        ScrapeSteps::add($this->steps, $this->kit, $this->breakdown, $this->surface);
+        RemedySteps::faults($this->steps, $this->surface, $this->breakdown, $this->layers);
+        RemedySteps::inserted($this->steps, $this->kit, $this->breakdown, $this->layers, $this->house);
+
+        return $this->steps;
+    }
+
+    private function piece(Piece $piece): void
+    {
+        PartSteps::add($this->steps, $piece);
+        $phases = [];
+        foreach ($piece->areas as $area) {
+            if ($area->isPainted()) {
+                $phases[$this->phaseOf($area, $piece)][] = $area;
+            }
+        }
+        ksort($phases);
+        $masks = new MaskSteps($this->kit, $this->house, $this->breakdown, $this->pins);
+        foreach ($phases as $phase => $areas) {
+            $this->prepare($piece, $phase, $areas);
+            $masks->faces($this->steps, $piece, $phase);
+            $places = $this->colours->onPiece($areas, $this->surface);
+            $this->coats($piece, $phase, $areas, $places);
+            $masks->colours($this->steps, $piece, $phase, $areas, $places);
+            if ($phase === '') {
+                $masks->bare($this->steps, $piece);
+                $this->inspections($piece, $areas);
+                (new DryingSteps($this->house))->add($this->steps, $piece, array_map(static fn (Area $a): string => $a->id, $areas));
+            }
+        }
+    }
+
+    /** The joint an area must be finished before: it is blocked by a joint that closes before the piece's main paint. */
+    private function phaseOf(Area $area, Piece $piece): string
+    {
+        $joint = $this->breakdown->blocks($area->id);
+
+        return $joint !== null && $this->breakdown->closesBeforePaint($joint->id) ? $joint->id : '';
+    }
+
+    /** @param  non-empty-list<Area>  $areas */
+    private function prepare(Piece $piece, string $phase, array $areas): void
+    {
+        $ids = array_map(static fn (Area $a): string => $a->id, $areas);
+        $mark = $phase === '' ? '' : '+'.$phase;
+        $n = $this->washes($ids);
+        $this->steps->add(new Step($piece->id, Operation::Wash, 'all'.$mark, $n, $n, $piece->id, $ids, Rank::of(Operation::Wash, $phase), $piece->position, $phase));
+        $this->abrade($piece, $phase, $areas, $mark);
+        if ($phase === '') {
+            // A single moulding may stay on its sprue, which then is its holder (house rule).
+            $onSprue = count($piece->parts) === 1 && $this->house->says('sprue', 'on');
+            $operation = $onSprue ? Operation::TouchUp : Operation::Mount;
+            $purpose = $onSprue ? 'gates' : 'all';
+            $this->steps->add(new Step($piece->id, $operation, $purpose, 1, 1, $piece->id, [$piece->id], Rank::of($operation), $piece->position));
+        }
+    }
+
+    /**
+     * Bare metal is keyed before primer where the house rule asks for it.
+     *
+     * @param  non-empty-list<Area>  $areas
+     */
+    private function abrade(Piece $piece, string $phase, array $areas, string $mark): void
+    {
+        $metal = array_values(array_filter($areas, fn (Area $a): bool => $this->layers->substrate($a)->isMetal()));
+        if ($metal !== [] && ! $this->house->says('etch', 'lacquer-primer')) {
+            $ids = array_map(static fn (Area $a): string => $a->id, $metal);
+            $this->steps->add(new Step($piece->id, Operation::Abrade, 'all'.$mark, 1, 1, $piece->id, $ids, Rank::of(Operation::Abrade, $phase), $piece->position, $phase));
+        }
+    }
+
+    /**
+     * One wash, and another each time bare plastic was sanded since.
+     *
+     * @param  list<string>  $ids
+     */
+    private function washes(array $ids): int
+    {
+        $most = 0;
+        $needed = false;
+        foreach ($ids as $id) {
+            $state = $this->surface->area($id);
+            $most = max($most, $state->count(Operation::Wash, 'all'));
+            $needed = $needed || ! $state->isClean();
+        }
+
+        return max(1, $most + ($needed ? 1 : 0));
+    }
+
+    /**
+     * @param  non-empty-list<Area>  $areas
+     * @param  array<string, int>  $places
+     */
+    private function coats(Piece $piece, string $phase, array $areas, array $places): void
+    {
+        $groups = [];
+        foreach ($this->layers->layers($areas, $piece) as $areaId => $layers) {
+            foreach ($layers as $wanted) {
+                $key = $wanted->operation->value.'/'.$wanted->purpose;
+                $groups[$key] ??= [$wanted, []];
+                // Areas of one piece and colour are sprayed together: the one that wants most coats decides.
+                if ($wanted->coats > $groups[$key][0]->coats) {
+                    $groups[$key][0] = $wanted;
+                }
+                $groups[$key][1][] = $areaId;
+            }
+        }
+        foreach ($groups as [$wanted, $ids]) {
+            $this->coat($piece, $phase, $wanted, $ids, $places);
+        }
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @param  array<string, int>  $places
+     */
+    private function coat(Piece $piece, string $phase, Wanted $wanted, array $ids, array $places): void
+    {
+        $colour = $this->colourPlace($wanted, $ids, $places);
+        $purpose = $wanted->purpose.($phase === '' ? '' : '+'.$phase);
+        for ($n = 1; $n <= $wanted->coats; $n++) {
+            $this->steps->add(new Step(
+                $piece->id, $wanted->operation, $purpose, $n, $wanted->coats, $piece->id, $ids,
+                Rank::of($wanted->operation, $phase, $colour), $piece->position, $phase,
+                product: $this->asMixed($wanted), coatKind: $wanted->operation->leavesLayer() ? $wanted->kind($n) : null,
+                thinned: ($wanted->operation === Operation::Colour && $this->layers->isThinned($wanted->product)) || ($n === $wanted->coats && $this->takesExtraThinner($wanted, $piece, $ids)),
+            ));
+        }
+    }
+
+    /**
+     * Pinned: the last coat thinner than the others, so that it flows out (rule late-thinner).
+     *
+     * @param  list<string>  $ids
+     */
+    private function takesExtraThinner(Wanted $wanted, Piece $piece, array $ids): bool
+    {
+        foreach ($this->kit->pins as $pin) {
+            if ($pin->extraThinner && $pin->concerns($wanted->operation, $wanted->purpose, $piece->id, ...$ids)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Enamel with its hardener in, where the house rule asks for it; a wash is worked for hours and has none. */
+    private function asMixed(Wanted $wanted): ?Product
+    {
+        return $wanted->operation->sprays() && $this->house->says('hardener', 'yes') ? $wanted->product?->hardened() : $wanted->product;
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @param  array<string, int>  $places
+     */
+    private function colourPlace(Wanted $wanted, array $ids, array $places): int
+    {
+        if ($wanted->operation === Operation::Colour) {
+            return $places[$wanted->purpose] ?? 0;
+        }
+        if ($wanted->operation !== Operation::Ground) {
+            return 0;
+        }
+        $places = array_map(fn (string $id): int => $places[(string) $this->kit->areasById[$id]->intent->colour] ?? 0, $ids);
+
+        return $places === [] ? 0 : min($places);
+    }
+
+    /**
+     * Rounds of looking over: after primer, before gloss, before the final coat (rule inspect-between).
+     *
+     * @param  non-empty-list<Area>  $areas
+     */
+    private function inspections(Piece $piece, array $areas): void
+    {
+        if ($this->house->says('inspection', 'none')) {
+            return;
+        }
+        $ids = array_map(static fn (Area $a): string => $a->id, $areas);
+        $wanted = $this->house->says('inspection', 'one') ? [Operation::Prime] : [Operation::Prime, Operation::Gloss, Operation::Final];
+        foreach ($wanted as $operation) {
+            if ($this->steps->last($ids[0], $operation) === null) {
+                continue;
+            }
+            $rank = $operation === Operation::Prime ? Rank::of(Operation::Inspect) : Rank::inspectBefore($operation);
+            $this->steps->add(new Step($piece->id, Operation::Inspect, $operation->value, 1, 1, $piece->id, $ids, $rank, $piece->position));
+        }
+        if ($this->house->says('inspection', 'until-clean')) {
+            $this->rounds($piece, $ids);
+        }
+    }
+
+    /**
+     * A round that found something is followed by cutting, spot priming and another round.
+     *
+     * @param  list<string>  $ids
+     */
+    private function rounds(Piece $piece, array $ids): void
+    {
+        $round = 1;
+        foreach ($this->surface->inspections[$ids[0]] ?? [] as [, $found, $before]) {
+            if ($before !== Operation::Prime->value || $found === 0) {
+                continue;
+            }
+            $rank = Rank::of(Operation::Inspect);
+            $fills = $this->house->says('low-spot', 'fill');
+            if ($fills) {
+                $this->steps->add(new Step($piece->id, Operation::Fill, 'round', $round, $round, $piece->id, $ids, $rank + $round - 1, $piece->position, title: "Fill what is low of the {$found} found in round {$round}"));
+            }
+            $this->steps->add(new Step($piece->id, Operation::Flat, 'round', $round, $round, $piece->id, $ids, $rank + $round, $piece->position, title: $fills ? "Cut back and spot prime the {$found} found in round {$round}" : "Sand down to the level of the {$found} found in round {$round}, spot prime"));
+            $round++;
+            $this->steps->add(new Step($piece->id, Operation::Inspect, 'prime', $round, $round, $piece->id, $ids, $rank + $round, $piece->position));
+        }
+    }
+}

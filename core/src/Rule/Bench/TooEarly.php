@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule\Bench;
+
+use AmberStep\Core\Document\Instant;
+use AmberStep\Core\Material\WaitKind;
+use AmberStep\Core\Rule\Judges;
+use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Step\Breach;
+use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Work\HoldKind;
+use AmberStep\Core\Work\Severity;
+
+/** What was done while a hold forbade it: never refused, always said, in the name of the rule that was broken. */
+final class TooEarly implements Judges
+{
+    public function id(): string
+    {
+        return 'too-early';
+    }
+
+    public function judge(Outlook $outlook): iterable
+    {
+        $told = [];
+        foreach ($outlook->breaches as $breach) {
+            $mark = $breach->event->id.$breach->hold->rule;
+            if (! isset($told[$mark])) {
+                $told[$mark] = true;
+                yield $this->finding($breach, $outlook);
+            }
+        }
+    }
+
+    private function finding(Breach $breach, Outlook $outlook): Finding
+    {
+        $context = $outlook->context;
+        $hold = $breach->hold;
+        $over = ($hold->kind->passes() || $hold->rule === 'flash-off') && $context->nowEpoch >= $hold->untilEpoch;
+        $at = Instant::wall($breach->event->atEpoch, $context->nowEpoch, $context->kit->zone);
+        $until = Instant::wall($hold->untilEpoch, $context->nowEpoch, $context->kit->zone);
+        $where = $context->nameOf($hold->target);
+        $what = ($breach->event->operation ?? $breach->event->kind)->value;
+        $targets = [$hold->target, $breach->event->id];
+        $key = (new Finding($hold->rule, Severity::Stop, '', '', $targets))->key;
+        $areas = array_values(array_filter($breach->event->targets, static fn (string $t): bool => isset($context->kit->areasById[$t])));
+        $fixes = $over || $areas === [] ? [] : [Say::look($outlook, $key, $areas, self::remedy($hold->kind), self::waitFor($hold->kind))];
+
+        return new Finding(
+            $hold->rule, match (true) {
+                $over => Severity::Note,
+                // Dust in tacky paint can be flatted out: not what the plan fails by.
+                $hold->rule === 'dust' => Severity::Think,
+                default => Severity::Stop,
+            },
+            $over ? 'It went on early: look at it' : 'Too early on '.$where,
+            sprintf('%s went on %s at %s, while %s (%s) forbade %s until %s.', ucfirst(str_replace('-', ' ', $what)), $where, $at, $hold->because, self::word($hold->kind), $hold->kind->forbids(), $until),
+            $targets, [], $fixes, rests: $breach->event->id,
+        );
+    }
+
+    private static function word(HoldKind $kind): string
+    {
+        return $kind === HoldKind::Window ? 'its recoat window shut' : $kind->value;
+    }
+
+    private static function remedy(HoldKind $kind): string
+    {
+        return match ($kind) {
+            HoldKind::TapeSafe => 'Lift a corner once the paint is tape-safe, look, and tape again',
+            HoldKind::Window, HoldKind::Recoat, HoldKind::Cured => 'Look it over once it is cured; flat and mist what wrinkled',
+            HoldKind::Dry => 'Look for trapped water and silvering once it is dry',
+            HoldKind::SandSafe, HoldKind::Ready, HoldKind::Full => 'Look at the joint for sinks and drag before paint goes on',
+            default => 'Look it over before the next coat',
+        };
+    }
+
+    private static function waitFor(HoldKind $kind): ?WaitKind
+    {
+        return match ($kind) {
+            HoldKind::TapeSafe => WaitKind::TapeSafe,
+            HoldKind::Window, HoldKind::Recoat, HoldKind::Cured => WaitKind::Cured,
+            HoldKind::Flash, HoldKind::Touch => WaitKind::TouchDry,
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule\Glue;
+
+use AmberStep\Core\Document\Id;
+use AmberStep\Core\Document\Names;
+use AmberStep\Core\Kit\Joint;
+use AmberStep\Core\Kit\Pin;
+use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Rule\Judges;
+use AmberStep\Core\Rule\OrdersSteps;
+use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Work\Severity;
+
+/** Cement needs bare plastic; any other glue is as strong as the paint it sits on. */
+final class JointFacesBare implements Judges, OrdersSteps
+{
+    /** More than this and they are said together. */
+    private const SAID_ONE_BY_ONE = 4;
+
+    public function id(): string
+    {
+        return 'joint-faces-bare';
+    }
+
+    public function order(Context $context): iterable
+    {
+        foreach ($context->steps->with(Operation::MaskFaces) as $mask) {
+            $joint = $context->kit->jointsById[$mask->purpose];
+            $reason = $joint->glue->isCement() ? "Cement holds {$joint->name} only on bare plastic." : "{$joint->name} carries a load: glue is as strong as the paint under it.";
+            $sprays = array_values(array_filter($context->steps->ofPiece($mask->pieceId), static fn (Step $s): bool => $s->operation->sprays() && $s->phase === $mask->phase && ! $s->isRemedy()));
+            yield from Say::all([$mask], $sprays, $this, $reason);
+        }
+        foreach ($context->steps->with(Operation::Scrape) as $scrape) {
+            $joins = array_values(array_filter($context->steps->all(), static fn (Step $s): bool => $s->operation->joins() && $s->jointId === $scrape->purpose));
+            yield from Say::all([$scrape], $joins, $this, 'Painted joint faces are scraped before they are glued.');
+        }
+    }
+
+    /**
+     * Light joints glued on paint; many of them are said in one note.
+     *
+     * @return iterable<Finding>
+     */
+    private function onPaint(Context $context): iterable
+    {
+        $joints = array_values(array_filter($context->kit->joints, static fn (Joint $j): bool => ! $j->glue->isCement() && ! $j->carriesLoad && ! $context->breakdown->closesBeforePaint($j->id) && $context->surface->joint($j->id)->closedAt === null));
+        if (count($joints) > self::SAID_ONE_BY_ONE) {
+            yield new Finding($this->id(), Severity::Note, count($joints).' joints are glued on paint', 'The glue holds there as well as the paint does, which is enough for light parts: '.Names::listed(array_map(static fn (Joint $j): string => $j->name, $joints)).'.', [Id::from('glued-on-paint')], rests: (string) count($joints));
+
+            return;
+        }
+        foreach ($joints as $joint) {
+            yield new Finding($this->id(), Severity::Note, "{$joint->name}: glued on paint", ucfirst($joint->glue->word()).' on paint holds as well as the paint does: enough for a light part.', [$joint->id]);
+        }
+    }
+
+    public function judge(Outlook $outlook): iterable
+    {
+        $context = $outlook->context;
+        yield from $this->onPaint($context);
+        foreach ($context->kit->joints as $joint) {
+            if ($context->breakdown->closesBeforePaint($joint->id) || $context->surface->joint($joint->id)->closedAt !== null) {
+                continue;
+            }
+            if (! $joint->glue->isCement() && ! $joint->carriesLoad) {
+                continue;
+            }
+            $bare = fn (Pin $p): bool => $p->operation === Operation::MaskFaces && $p->present === false && ($p->target === $joint->id || $p->purpose === $joint->id);
+            $fix = Say::unpin($context, $bare, 'Plug the joint faces before paint');
+            if ($fix !== null) {
+                yield new Finding($this->id(), Severity::Stop, "The faces of {$joint->name} get painted", ucfirst($joint->glue->word()).' does not hold on paint, and you leave out the plugs that keep the faces bare.', [$joint->id], [], [$fix]);
+            }
+        }
+    }
+}

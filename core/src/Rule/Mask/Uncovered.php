@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule\Mask;
+
+use AmberStep\Core\Document\Names;
+use AmberStep\Core\Kit\Pin;
+use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Masking\MaskFor;
+use AmberStep\Core\Rule\Judges;
+use AmberStep\Core\Rule\OrdersSteps;
+use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Stacks;
+use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Work\Severity;
+
+/** Areas that are not to be sprayed in a stage are covered before it. */
+final class Uncovered implements Judges, OrdersSteps
+{
+    public function id(): string
+    {
+        return 'uncovered';
+    }
+
+    public function order(Context $context): iterable
+    {
+        foreach ($context->steps->with(Operation::Mask) as $mask) {
+            if ($mask->isRemedy() || in_array($mask->purpose, [MaskFor::PANES, MaskFor::BARE], true)) {
+                continue;
+            }
+            foreach ($context->steps->ofPiece($mask->pieceId) as $spray) {
+                if (! in_array($spray->operation, [Operation::Colour, Operation::Ground], true) || $spray->phase !== $mask->phase || $spray->isRemedy()) {
+                    continue;
+                }
+                if ($spray->operation === Operation::Colour && $spray->counted() === $mask->counted()) {
+                    yield Say::must($spray, $mask, $this, 'An area is capped when its colour is on.');
+                } elseif ($spray->rank > $mask->rank) {
+                    yield Say::must($mask, $spray, $this, $this->names($context, $mask).' would be sprayed over.');
+                }
+            }
+        }
+    }
+
+    public function judge(Outlook $outlook): iterable
+    {
+        $context = $outlook->context;
+        foreach ($context->breakdown->pieces as $piece) {
+            foreach ($piece->areas as $area) {
+                $left = $this->sprayedOver($outlook, $piece->id, $area->id);
+                if ($left !== []) {
+                    $pins = Say::unpin($context, static fn (Pin $p): bool => $p->operation === Operation::Mask && $p->present === false && in_array($p->target, [null, $area->id, $piece->id], true), 'Mask it after all');
+                    $key = (new Finding($this->id(), Severity::Stop, '', '', [$area->id]))->key;
+                    yield new Finding($this->id(), Severity::Stop, "{$area->name} is open", "Nothing covers it while {$context->steps->find($left[0])?->operation->word()} is sprayed on {$piece->name}.", [$area->id], $left, Say::fixes([
+                        $pins,
+                        $pins !== null ? null : Say::look($outlook, $key, [$area->id], "Mask {$area->name} before it is sprayed over", null, Operation::Mask),
+                    ]));
+                }
+            }
+        }
+    }
+
+    /** @return list<string> keys of sprayings left that would hit an area which has to stay as it is */
+    private function sprayedOver(Outlook $outlook, string $pieceId, string $areaId): array
+    {
+        $context = $outlook->context;
+        $area = $context->kit->areasById[$areaId];
+        if ($context->surface->area($areaId)->isMasked() || $this->maskLeft($outlook, $areaId) || $context->breakdown->blocks($areaId) !== null || ($area->isPane() && $context->surface->area($areaId)->count(Operation::Unmask, MaskFor::PANES) > 0)) {
+            return [];
+        }
+        $finished = $area->isPane() || ($area->isPainted() && $this->colourIsOn($outlook, $areaId));
+        if (! $finished) {
+            return [];
+        }
+        $hits = [];
+        foreach ($outlook->left as $planned) {
+            $step = $planned->step;
+            if ($step->pieceId !== $pieceId || $step->phase !== '' || $step->isRemedy() || ! $step->operation->sprays() || in_array($areaId, $step->targets, true)) {
+                continue;
+            }
+            if ($area->isPane() || in_array($step->operation, [Operation::Colour, Operation::Ground], true)) {
+                $hits[] = $step->key;
+            }
+        }
+
+        return $hits;
+    }
+
+    private function colourIsOn(Outlook $outlook, string $areaId): bool
+    {
+        $colour = $outlook->context->kit->areasById[$areaId]->intent->colour;
+        foreach ($outlook->left as $planned) {
+            if ($planned->step->operation === Operation::Colour && in_array($areaId, $planned->step->targets, true)) {
+                // Planned, and everything after it in order would hit it: only masks left out by a pin get here.
+                return Stacks::pinned($outlook->context, Operation::Mask, $outlook->context->kit->areasById[$areaId])?->present === false;
+            }
+        }
+
+        return $colour !== null;
+    }
+
+    private function maskLeft(Outlook $outlook, string $areaId): bool
+    {
+        foreach ($outlook->left as $planned) {
+            if ($planned->step->operation === Operation::Mask && in_array($areaId, $planned->step->targets, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function names(Context $context, Step $mask): string
+    {
+        return Names::listed(array_map($context->areaName(...), $mask->targets));
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule\Mask;
+
+use AmberStep\Core\Document\Instant;
+use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Masking\MaskFor;
+use AmberStep\Core\Material\Medium;
+use AmberStep\Core\Material\WaitKind;
+use AmberStep\Core\Rule\Judges;
+use AmberStep\Core\Rule\OrdersHolds;
+use AmberStep\Core\Rule\OrdersSteps;
+use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\World;
+use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Step\Hold;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Work\HoldKind;
+use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Work\Severity;
+
+/** A mask comes off when no later colour needs it: coat over it touch dry, before twice its tape-safe time. */
+final class UnmaskWhen implements Judges, OrdersHolds, OrdersSteps
+{
+    public function id(): string
+    {
+        return 'unmask-when';
+    }
+
+    public function order(Context $context): iterable
+    {
+        foreach ($context->steps->with(Operation::Unmask) as $unmask) {
+            if ($unmask->isRemedy() || in_array($unmask->purpose, [MaskFor::PANES, MaskFor::BARE], true)) {
+                continue;
+            }
+            foreach ($context->steps->ofPiece($unmask->pieceId) as $step) {
+                if ($step->phase !== $unmask->phase || $step->isRemedy()) {
+                    continue;
+                }
+                if ($step->operation === Operation::Colour || $step->operation === Operation::Ground) {
+                    yield Say::must($step, $unmask, $this, 'The mask stays until the last colour of the piece is on.');
+                } elseif (($step->operation === Operation::Inspect && $step->purpose !== Operation::Prime->value) || $step->operation->isVarnish() || $step->operation === Operation::Decal) {
+                    yield Say::must($unmask, $step, $this, 'Once no colour needs it the mask comes off, before clear goes over its edge.');
+                }
+            }
+            $mask = $context->steps->find("{$unmask->target}/mask/{$unmask->purpose}/1");
+            if ($mask !== null) {
+                yield Say::must($mask, $unmask, $this, 'What is put on is taken off.');
+            }
+        }
+    }
+
+    public function holds(Step $step, World $world): iterable
+    {
+        if ($step->operation !== Operation::Unmask || $step->phase !== '' || in_array($step->purpose, [MaskFor::PANES, MaskFor::BARE], true)) {
+            return;
+        }
+        foreach ($world->breakdown->byId[$step->pieceId]->areas ?? [] as $area) {
+            $state = $world->state($area->id);
+            $top = $state->top();
+            if ($top?->product === null || in_array($area->id, $step->targets, true)) {
+                continue;
+            }
+            $wait = $world->waits->of($top, WaitKind::TapeSafe, $state);
+            if ($step->medium === Medium::LiquidMask) {
+                yield new Hold(HoldKind::TapeSafe, $area->id, $wait->fromEpoch, $wait->untilEpoch, $this->id(), $top->word().' over liquid mask', $wait);
+            } else {
+                $late = $wait->fromEpoch + 2 * ($wait->untilEpoch - $wait->fromEpoch);
+                yield new Hold(HoldKind::Window, $area->id, $late, $late, $this->id(), $top->word().' hardens over the edge of the mask', $wait);
+            }
+        }
+    }
+
+    public function judge(Outlook $outlook): iterable
+    {
+        $context = $outlook->context;
+        foreach ($outlook->left as $planned) {
+            $step = $planned->step;
+            if ($step->operation !== Operation::Unmask || $planned->waitsOn !== [] || $step->isRemedy()) {
+                continue;
+            }
+            $late = [];
+            foreach ($planned->holds as $hold) {
+                if ($hold->rule === $this->id() && $hold->kind === HoldKind::Window) {
+                    $late[] = $hold->fromEpoch;
+                }
+            }
+            if ($late !== [] && max($late) < $context->nowEpoch) {
+                $since = Instant::wall(max($late), $context->nowEpoch, $context->kit->zone);
+                yield new Finding($this->id(), Severity::Think, "The mask on {$context->pieceName($step->pieceId)} should be off", "Since {$since} the paint has been hard over its edge: score the line before you lift it.", [$step->pieceId, ...$step->targets], [$step->key], [
+                    Say::look($outlook, (new Finding($this->id(), Severity::Think, '', '', [$step->pieceId, ...$step->targets]))->key, [$step->targets[0], ...array_slice($step->targets, 1)], 'Score along the edge of the mask', null, Operation::Look),
+                ]);
+            }
+        }
+    }
+}

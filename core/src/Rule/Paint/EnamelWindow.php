@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule\Paint;
+
+use AmberStep\Core\Rule\OrdersHolds;
+use AmberStep\Core\Rule\World;
+use AmberStep\Core\Step\Hold;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Work\HoldKind;
+
+/** Enamel and two-part take another coat early or late; between the windows they wrinkle or do not bond. */
+final class EnamelWindow implements OrdersHolds
+{
+    public function id(): string
+    {
+        return 'enamel-window';
+    }
+
+    public function holds(Step $step, World $world): iterable
+    {
+        if (! $step->operation->leavesLayer() || $step->product === null) {
+            return;
+        }
+        foreach ($step->targets as $target) {
+            $state = $world->state($target);
+            $top = $state->top();
+            $figures = $top?->product?->family->figures();
+            if ($top === null || $figures === null || $top->product === null || $figures->firstWindowMinutes === null || $figures->secondWindowMinutes === null || $top->product->liquid() !== $step->product->liquid()) {
+                continue;
+            }
+            $last = $top->lastCoat()->atEpoch;
+            // The closing end shrinks with heat and never grows with cold.
+            $closes = min($last + 60 * $figures->firstWindowMinutes, $world->waits->plain($last, $figures->firstWindowMinutes, $figures->driesBy, $state->stays)->untilEpoch);
+            $opens = $world->waits->plain($last, $figures->secondWindowMinutes, $figures->driesBy, $state->stays);
+            yield new Hold(HoldKind::Window, $target, $closes, max($closes, $opens->untilEpoch), $this->id(), 'the last coat of '.$top->word(), $opens);
+        }
+    }
+}

@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule\Paint;
+
+use AmberStep\Core\Colour\Spectrum;
+use AmberStep\Core\Document\Id;
+use AmberStep\Core\Document\Names;
+use AmberStep\Core\Kit\Area;
+use AmberStep\Core\Kit\Colour;
+use AmberStep\Core\Kit\Edit;
+use AmberStep\Core\Kit\Pin;
+use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Layering\Grounds;
+use AmberStep\Core\Layering\Hiding;
+use AmberStep\Core\Log\Layer;
+use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Role;
+use AmberStep\Core\Mixing\Coverage;
+use AmberStep\Core\Rule\Judges;
+use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Step\Fix;
+use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Work\Severity;
+
+/** The coats planned do not hide what lies under them: more coats, or a better ground (handbook 4, Colour). */
+final class GroundShows implements Judges
+{
+    public function id(): string
+    {
+        return 'ground-shows';
+    }
+
+    public function judge(Outlook $outlook): iterable
+    {
+        $context = $outlook->context;
+        $shows = [];
+        foreach ($context->kit->areas as $area) {
+            $found = $this->look($outlook, $area);
+            if ($found !== null) {
+                [$product, $ground, $difference] = $found;
+                $key = $product->id.$ground;
+                $shows[$key] ??= [$product, $ground, 0.0, []];
+                $shows[$key][2] = max($shows[$key][2], $difference);
+                $shows[$key][3][] = $area;
+            }
+        }
+        foreach ($shows as [$product, $ground, $difference, $areas]) {
+            yield $this->finding($outlook, $product, $ground, $difference, $areas);
+        }
+    }
+
+    /** @return array{Product, string, float}|null the colour, the swatch under it, and how much of it shows; null where it is hidden */
+    private function look(Outlook $outlook, Area $area): ?array
+    {
+        $stack = $outlook->stack($area->id);
+        $at = array_key_last(array_filter($stack, static fn (Layer $l): bool => $l->operation === Operation::Colour && $l->purpose === $area->intent->colour));
+        $layer = $stack[$at ?? -1] ?? null;
+        // What is under a real layer has been seen and judged already.
+        $covered = $at !== null && count($outlook->context->surface->area($area->id)->layers) > $at + 1;
+        if ($layer?->product?->swatch === null || $layer->product->role !== Role::Colour || $covered) {
+            return null;
+        }
+        [, $ground] = Grounds::ofArea($area, $outlook->final, $outlook->context->kit);
+        $film = array_sum(array_map(static fn ($c): float => $c->filmMicrons, $layer->coats)) / $layer->product->family->figures()->referenceFilmMicrons;
+        $difference = (new Coverage($layer->product))->differs($film, Spectrum::of($ground));
+
+        return $difference < Hiding::threshold($outlook->context->house) ? null : [$layer->product, $ground, $difference];
+    }
+
+    /** @param  non-empty-list<Area>  $areas */
+    private function finding(Outlook $outlook, Product $product, string $ground, float $difference, array $areas): Finding
+    {
+        $context = $outlook->context;
+        $needed = $this->needed($outlook, $product, $ground, $areas);
+        $names = Names::listed(array_map(static fn (Area $a): string => $a->name, $areas));
+        $sentence = sprintf('What lies under %s still shows by ΔE00 %.1f on %s; %s. This predicts; a spoon decides.', $product->name, $difference, $names, $needed === null ? 'twelve coats do not hide it' : ($needed === 2 ? 'a mist and a light coat would hide it' : $needed.' coats would hide it'));
+
+        return new Finding($this->id(), Severity::Think, "The ground shows through {$product->name}", $sentence, array_map(static fn (Area $a): string => $a->id, $areas), [], Say::fixes([
+            $needed === null ? null : $this->coats($context, $areas, $needed),
+            $this->ground($context, $product, $areas),
+        ]), rests: $ground.round($difference, 1));
+    }
+
+    /**
+     * Coats in all, those that are on counted with the film they left.
+     *
+     * @param  non-empty-list<Area>  $areas
+     * @return int|null null where twelve do not hide it
+     */
+    private function needed(Outlook $outlook, Product $product, string $ground, array $areas): ?int
+    {
+        $context = $outlook->context;
+        [$coverage, $under, $hidden] = [new Coverage($product), Spectrum::of($ground), Hiding::threshold($context->house)];
+        $most = 2;
+        foreach ($areas as $area) {
+            [$on, $film] = self::laid($context, $area, $product);
+            $each = self::each($outlook, $area, $product);
+            $n = max(2, $on);
+            while ($n <= Coverage::NEVER) {
+                if ($coverage->differs($film + $each * ($n - $on) - ($on === 0 && $each > 0.5 ? 0.5 : 0), $under) < $hidden) {
+                    break;
+                }
+                $n++;
+            }
+            $most = max($most, $n);
+        }
+
+        return $most > Coverage::NEVER ? null : $most;
+    }
+
+    /** A coat as it is planned there, in reference coats: half where it takes mists only. */
+    private static function each(Outlook $outlook, Area $area, Product $product): float
+    {
+        $each = 1.0;
+        foreach ($outlook->stack($area->id) as $layer) {
+            if ($layer->operation === Operation::Colour && $layer->purpose === $area->intent->colour) {
+                $each = $layer->lastCoat()->filmMicrons / $product->family->figures()->referenceFilmMicrons;
+            }
+        }
+
+        return $each;
+    }
+
+    /** @return array{int, float} coats of the colour that are on an area, and in reference coats the film of those nothing lies on */
+    private static function laid(Context $context, Area $area, Product $product): array
+    {
+        $on = 0;
+        $film = 0.0;
+        foreach ($context->surface->area($area->id)->layers as $layer) {
+            $own = $layer->operation === Operation::Colour && $layer->purpose === $area->intent->colour;
+            $on += $own ? count($layer->coats) : 0;
+            // What something else has come over hides nothing of that.
+            $film = $own ? array_sum(array_map(static fn ($c): float => $c->filmMicrons, $layer->coats)) / $product->family->figures()->referenceFilmMicrons : 0.0;
+        }
+
+        return [$on, $film];
+    }
+
+    /** @param  non-empty-list<Area>  $areas */
+    private function coats(Context $context, array $areas, int $needed): Fix
+    {
+        $edits = [];
+        foreach ($areas as $area) {
+            $colour = (string) $area->intent->colour;
+            foreach ($context->kit->pins as $pin) {
+                if ($pin->concerns(Operation::Colour, $colour, $area->id) && ($pin->coats !== null || $pin->coatKind !== null)) {
+                    $edits[$pin->id] = Edit::remove('pins', $pin->id);
+                }
+            }
+            $id = Id::from('coats', $area->id, $colour);
+            $edits[$id] = Edit::pin(new Pin($id, Operation::Colour, $area->id, $colour, null, null, $needed));
+        }
+        $edits = array_values($edits);
+
+        return new Fix("Lay {$needed} coats", $edits === [] ? throw new \LogicException('a ground shows on some area') : $edits);
+    }
+
+    /**
+     * A colour of the same family that this one hides in the fewest coats, the ground's own counted.
+     *
+     * @param  non-empty-list<Area>  $areas
+     */
+    private function ground(Context $context, Product $product, array $areas): ?Fix
+    {
+        $hiding = new Hiding($context->house);
+        $best = null;
+        foreach ($context->shelf->products as $other) {
+            $usable = $other->role === Role::Colour && $other->swatch !== null && $other->family === $product->family && $other->id !== $product->id;
+            $needed = $usable ? $hiding->needed($product, $other->swatch) : null;
+            if ($needed !== null && $needed <= Hiding::MOST && ($best === null || [$needed, $other->id] < [$best[0], $best[1]->id])) {
+                $best = [$needed, $other];
+            }
+        }
+        // What is begun cannot get another ground under it.
+        $begun = array_filter($areas, static fn (Area $a): bool => self::laid($context, $a, $product)[0] > 0) !== [];
+        if ($best === null || $begun) {
+            return null;
+        }
+        [$needed, $other] = $best;
+        $known = array_values(array_filter($context->kit->colours, static fn (Colour $c): bool => $c->product === $other->id))[0] ?? null;
+        $id = $known->id ?? Id::from('ground', $other->id);
+        $edits = $known === null ? [Edit::add('colours', (new Colour($id, count($context->kit->colours), $other->name, $other->id))->toArray())] : [];
+        foreach ($areas as $area) {
+            $edits[] = Edit::set('areas', $area->id, 'intent.ground', $id);
+            foreach ($context->kit->pins as $pin) {
+                if ($pin->concerns(Operation::Colour, (string) $area->intent->colour, $area->id) && ($pin->coats !== null || $pin->coatKind !== null)) {
+                    $edits[] = Edit::remove('pins', $pin->id);
+                }
+            }
+        }
+
+        return new Fix("Lay {$other->name} under it: {$needed} coats then", array_values(array_unique($edits, SORT_REGULAR)));
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule\Room;
+
+use AmberStep\Core\Material\WaitKind;
+use AmberStep\Core\Rule\OrdersHolds;
+use AmberStep\Core\Rule\World;
+use AmberStep\Core\Step\Hold;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Work\HoldKind;
+
+/** Nobody sands in a room where paint is tacky: the dust settles in it. */
+final class Dust implements OrdersHolds
+{
+    public function id(): string
+    {
+        return 'dust';
+    }
+
+    public function holds(Step $step, World $world): iterable
+    {
+        // Wet, the dust stays in the water (house rule).
+        if (! $step->operation->sands() || $world->house->says('sanding', 'wet')) {
+            return;
+        }
+        $known = [];
+        foreach ($world->surface->areas() as $id => $state) {
+            $top = $state->top();
+            if ($top?->product === null || $state->isMasked() || isset($known[$top->mark])) {
+                continue;
+            }
+            $known[$top->mark] = true;
+            foreach ([$top, $top->asLaid()] as $layer) {
+                if ($layer !== null) {
+                    $wait = $world->waits->of($layer, WaitKind::TouchDry, $state);
+                    yield new Hold(HoldKind::Touch, (string) $id, $wait->fromEpoch, $wait->untilEpoch, $this->id(), 'tacky '.$layer->word(), $wait);
+                }
+            }
+        }
+    }
+}

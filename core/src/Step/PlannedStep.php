@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Step;
+
+/** A step that is left to do, with the time it is planned for and what it waits for. */
+final readonly class PlannedStep
+{
+    /**
+     * @param  float  $minutes  hands-on
+     * @param  list<Hold>  $holds  stretches that forbid it, as known when it was planned
+     * @param  list<string>  $waitsOn  keys of steps that have to be done first and are not
+     * @param  list<Constraint>  $reasons  why it stands where it does
+     */
+    public function __construct(
+        public Step $step,
+        public int $place,
+        public int $startEpoch,
+        public int $endEpoch,
+        public float $minutes,
+        public array $holds,
+        public array $waitsOn,
+        public array $reasons,
+    ) {
+    }
+
+    /** The first moment from $epoch on at which no hold forbids it. */
+    public function openFrom(int $epoch): int
+    {
+        return self::firstFree($this->holds, $epoch);
+    }
+
+    /** @param  list<Hold>  $holds */
+    public static function firstFree(array $holds, int $epoch): int
+    {
+        do {
+            $before = $epoch;
+            foreach ($holds as $hold) {
+                if ($hold->covers($epoch)) {
+                    $epoch = $hold->untilEpoch;
+                }
+            }
+        } while ($epoch !== $before);
+
+        return $epoch;
+    }
+
+    /** When the chance to do it closes, if it may be done now. */
+    public function closesAt(int $epoch): ?Hold
+    {
+        $soonest = null;
+        foreach ($this->holds as $hold) {
+            if ($hold->closesAfter($epoch) && ($soonest === null || $hold->fromEpoch < $soonest->fromEpoch)) {
+                $soonest = $hold;
+            }
+        }
+
+        return $soonest;
+    }
+}

@@ -1,0 +1,142 @@
+import { lazy, Suspense, useMemo, useState, type ReactElement } from 'react';
+import { Link, Navigate, Route, Routes, useLocation, useNavigate, useParams } from 'react-router';
+import { Edge } from './frame/Edge';
+import { FindSheet } from './frame/FindSheet';
+import { HelpSheet } from './frame/HelpSheet';
+import { HoldLine } from './frame/HoldLine';
+import { ImportSheet } from './frame/ImportSheet';
+import { useKeys } from './frame/keys';
+import { Notices } from './frame/Notices';
+import { useFrame } from './frame/queries';
+import { Button } from '@mantine/core';
+
+const KitPage = lazy(() => import('./kit/KitPage'));
+const HousePage = lazy(() => import('./house/HousePage'));
+const BenchPage = lazy(() => import('./bench/BenchPage'));
+const LayersPage = lazy(() => import('./layers/LayersPage'));
+const SheetPage = lazy(() => import('./bench/SheetPage'));
+const FinishPage = lazy(() => import('./log/FinishPage'));
+const BookletPage = lazy(() => import('./booklet/BookletPage'));
+const BreakdownPage = lazy(() => import('./breakdown/BreakdownPage'));
+const MixPage = lazy(() => import('./mix/MixPage'));
+const SurfacePage = lazy(() => import('./surface/SurfacePage'));
+const ListsPage = lazy(() => import('./lists/ListsPage'));
+const LogPage = lazy(() => import('./log/LogPage'));
+
+/** Each station keeps its own number, even while some are not built. */
+const STATIONS = [
+    { key: '1', path: 'kit', name: 'Kit' },
+    { key: '2', path: 'surface', name: 'Surface' },
+    { key: '3', path: 'layers', name: 'Layers' },
+    { key: '5', path: 'mix', name: 'Mix' },
+    { key: '6', path: 'bench', name: 'Bench' },
+    { key: '8', path: 'log', name: 'Log' },
+] as const;
+
+/** Pages that belong to a station. */
+const UNDER: Record<string, string> = { booklet: 'kit', breakdown: 'kit', lists: 'bench', sheet: 'bench', finish: 'log' };
+
+export function App(): ReactElement {
+    return (
+        <Routes>
+            <Route path="/b/:build/:station" element={<Screen />} />
+            <Route path="*" element={<Screen />} />
+        </Routes>
+    );
+}
+
+function Screen(): ReactElement {
+    const { build, station = 'bench' } = useParams();
+    const frame = useFrame();
+    const go = useNavigate();
+    const [help, showHelp] = useState(false);
+    const [finding, find] = useState(false);
+    const [importing, bringIn] = useState(false);
+    const { pathname } = useLocation();
+    const first = frame.data?.builds[0]?.id;
+    const here = frame.data?.builds.find((b) => b.id === build);
+    const keys = useMemo(
+        () => ({
+            ...Object.fromEntries(STATIONS.map((s) => [s.key, () => build !== undefined && void go(`/b/${build}/${s.path}`)])),
+            b: () => build !== undefined && void go(`/b/${build}/booklet`),
+            d: () => build !== undefined && void go(`/b/${build}/breakdown`),
+            l: () => build !== undefined && void go(`/b/${build}/lists`),
+            h: () => build !== undefined && void go(`/b/${build}/house`),
+            n: () => bringIn(true),
+            '/': () => build !== undefined && find(true),
+            '?': () => showHelp(true),
+        }),
+        [build, go],
+    );
+    useKeys(keys);
+
+    if (build === undefined && first !== undefined) {
+        return <Navigate to={`/b/${first}/bench`} replace />;
+    }
+
+    return (
+        <div className="frame">
+            <Edge frame={frame.data} buildId={build} station={station} />
+            <HoldLine frame={frame.data} />
+            <nav className="stations" aria-label="Stations">
+                {build !== undefined &&
+                    STATIONS.map((s) => (
+                        <Link key={s.path} className="station" to={`/b/${build}/${s.path}`} aria-current={(UNDER[station] ?? station) === s.path ? 'page' : undefined}>
+                            {s.name}
+                            {s.path === 'layers' && here !== undefined && here.stops > 0 && <span className="station-count" aria-label={`${here.stops} open stops`}>{here.stops}</span>}
+                        </Link>
+                    ))}
+                {build !== undefined && (
+                    <Link className="station stations-foot" to={`/b/${build}/house`} aria-current={pathname.endsWith('/house') ? 'page' : undefined}>
+                        House rules
+                    </Link>
+                )}
+                {build !== undefined && (
+                    <button type="button" className="station" onClick={() => find(true)}>
+                        Find
+                    </button>
+                )}
+                <button type="button" className={build === undefined ? 'station stations-foot' : 'station'} onClick={() => showHelp(true)}>
+                    Help
+                </button>
+            </nav>
+            <main className="page">
+                <Notices />
+                {frame.isError && (
+                    <div className="notice" data-bad role="status">
+                        <strong>The bench does not answer.</strong>
+                        <span>Clocks go on by what was last known. What you press is kept and sent later.</span>
+                    </div>
+                )}
+                <Suspense fallback={<p>Loading the station.</p>}>
+                    {here !== undefined && station === 'bench' && <BenchPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'kit' && <KitPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'house' && <HousePage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'layers' && <LayersPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'sheet' && <SheetPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'finish' && <FinishPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'booklet' && <BookletPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'breakdown' && <BreakdownPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'mix' && <MixPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'surface' && <SurfacePage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'lists' && <ListsPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && station === 'log' && <LogPage key={here.id} buildId={here.id} />}
+                </Suspense>
+                {frame.data !== undefined && here === undefined && (
+                    <div className="card empty">
+                        <h2>{frame.data.builds.length === 0 ? 'No build in hand' : 'This build is not here'}</h2>
+                        <p>{frame.data.builds.length === 0 ? 'Type a kit in or bring a build file in, and the bench says what to do first.' : 'It may have been replaced. Choose one from the tabs above.'}</p>
+                        {frame.data.builds.length === 0 && (
+                            <Button data-main onClick={() => bringIn(true)}>
+                                Begin a build
+                            </Button>
+                        )}
+                    </div>
+                )}
+            </main>
+            {build !== undefined && <FindSheet buildId={build} opened={finding} close={() => find(false)} />}
+            <HelpSheet opened={help} close={() => showHelp(false)} />
+            <ImportSheet opened={importing} close={() => bringIn(false)} />
+        </div>
+    );
+}
