@@ -10,7 +10,7 @@ use AmberStep\Core\Material\Product;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Rule\Rule;
 use AmberStep\Core\Rule\RuleBook;
-use AmberStep\Core\Rule\RuleWords;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Telling\Words;
 
@@ -29,7 +29,7 @@ final class FindPresenter
             ...array_map(static fn (Place $p): array => self::thing('place', $p->id, ucfirst($p->name), $p->isJoint() ? 'a seam to make good' : 'a place to make good'), Place::all($context->kit)),
             ...array_map(static fn (Product $p): array => self::thing('paint', $p->id, $p->name, $p->family->word()), array_values(array_filter($context->shelf->products, static fn (Product $p): bool => $p->swatch !== null))),
             ...array_map(static fn ($s): array => self::thing('step', $s->step->key, Words::title($s->step, $context), Words::where($s->step, $context)), $plan->byTime()),
-            ...array_map(static fn (Rule $r): array => self::thing('rule', $r->id(), RuleWords::name($r), RuleWords::of($r), $speaks[$r->id()] ?? 0), RuleBook::ofTheTrade()->rules),
+            ...array_map(static fn (Rule $r): array => self::thing('rule', $r->id(), self::ruleName($r), Says::of($r)->sentence, $speaks[$r->id()] ?? 0), RuleBook::ofTheTrade()->rules),
         ];
     }
 
@@ -37,5 +37,11 @@ final class FindPresenter
     private static function thing(string $kind, string $id, string $name, string $says, int $findings = 0): array
     {
         return ['kind' => $kind, 'id' => $id, 'name' => $name, 'says' => $says, 'findings' => $findings];
+    }
+
+    /** "Tape overstays" */
+    private static function ruleName(Rule $rule): string
+    {
+        return ucfirst(str_replace('-', ' ', $rule->id()));
     }
 }

@@ -5,10 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Kit;
 
 use AmberStep\Core\Document\BadDocument;
-use AmberStep\Core\Document\Problems;
-use AmberStep\Core\Document\Reader;
 use DateTimeZone;
-use Throwable;
 
 /**
  * What the user wants: the parts, how they meet, the areas and what each shall look like, and how the
@@ -101,63 +98,13 @@ final readonly class Kit
     /** @throws BadDocument with every problem found */
     public static function fromArray(mixed $data): self
     {
-        $problems = new Problems;
-        $in = Reader::of($data, '', $problems);
-        $zone = $in->text('zone', 60);
-        try {
-            $zone = new DateTimeZone($zone);
-        } catch (Throwable) {
-            $problems->add('zone', 'is not a time zone', 'give an IANA name such as Europe/Lisbon');
-            $zone = new DateTimeZone('UTC');
-        }
-        $kit = new self(
-            $in->text('name', 120),
-            $in->optionalText('subject', 200) ?? '',
-            $in->number('scale', 1, 10000),
-            $zone,
-            $in->each('parts', Part::read(...)),
-            $in->each('joints', Joint::read(...)),
-            $in->each('pieces', PieceLabel::read(...)),
-            $in->each('areas', Area::read(...)),
-            $in->each('edges', Edge::read(...)),
-            $in->each('colours', Colour::read(...)),
-            HouseRules::read($in->object('house')),
-            $in->each('pins', Pin::read(...)),
-            $in->each('orders', Order::read(...)),
-            $in->each('notBefore', NotBefore::read(...)),
-            $in->each('inserted', Inserted::read(...)),
-            $in->each('accepted', Acceptance::read(...)),
-            $in->each('callouts', Callout::read(...)),
-            $in->each('options', KitOption::read(...)),
-            $in->each('holders', OwnedHolders::read(...)),
-            $in->each('showRules', ShowRule::read(...)),
-            $in->each('outages', Outage::read(...)),
-            $in->flag('noseWheel'),
-            $in->each('flaws', Flaw::read(...)),
-            $in->each('features', Feature::read(...)),
-            $in->each('photos', Photo::read(...)),
-        );
-        $in->refuseTheRest();
-        KitCheck::references($kit, $problems);
-        $problems->throwIfAny();
-
-        return $kit;
+        return KitDocument::read($data);
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return [
-            'name' => $this->name, 'subject' => $this->subject, 'scale' => $this->scale, 'zone' => $this->zone->getName(),
-            'parts' => self::arrays($this->parts), 'joints' => self::arrays($this->joints), 'pieces' => self::arrays($this->pieces),
-            'areas' => self::arrays($this->areas), 'edges' => self::arrays($this->edges), 'colours' => self::arrays($this->colours),
-            'house' => $this->house->positions,
-            'pins' => self::arrays($this->pins), 'orders' => self::arrays($this->orders), 'notBefore' => self::arrays($this->notBefore),
-            'inserted' => self::arrays($this->inserted), 'accepted' => self::arrays($this->accepted),
-            'callouts' => self::arrays($this->callouts), 'options' => self::arrays($this->options), 'holders' => self::arrays($this->holders),
-            'showRules' => self::arrays($this->showRules), 'outages' => self::arrays($this->outages), 'noseWheel' => $this->noseWheel,
-            'flaws' => self::arrays($this->flaws), 'features' => self::arrays($this->features), 'photos' => self::arrays($this->photos),
-        ];
+        return KitDocument::write($this);
     }
 
     /**
@@ -244,15 +191,6 @@ final readonly class Kit
     public function edgesOf(string $areaId): array
     {
         return array_values(array_filter($this->edges, static fn (Edge $e): bool => $e->touches($areaId)));
-    }
-
-    /**
-     * @param  list<Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance|Callout|KitOption|OwnedHolders|ShowRule|Outage|Flaw|Feature|Photo>  $things
-     * @return list<array<string, mixed>>
-     */
-    private static function arrays(array $things): array
-    {
-        return array_map(static fn (Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance|Callout|KitOption|OwnedHolders|ShowRule|Outage|Flaw|Feature|Photo $thing): array => $thing->toArray(), $things);
     }
 
     /**

@@ -76,7 +76,7 @@ final class StepBuilder
             $masks->colours($this->steps, $piece, $phase, $areas, $places);
             if ($phase === '') {
                 $masks->bare($this->steps, $piece);
-                $this->inspections($piece, $areas);
+                InspectSteps::add($this->steps, $piece, $areas, $this->surface, $this->house);
                 (new DryingSteps($this->house))->add($this->steps, $piece, array_map(static fn (Area $a): string => $a->id, $areas));
             }
         }
@@ -217,52 +217,5 @@ final class StepBuilder
         $places = array_map(fn (string $id): int => $places[(string) $this->kit->areasById[$id]->intent->colour] ?? 0, $ids);
 
         return $places === [] ? 0 : min($places);
-    }
-
-    /**
-     * Rounds of looking over: after primer, before gloss, before the final coat (rule inspect-between).
-     *
-     * @param  non-empty-list<Area>  $areas
-     */
-    private function inspections(Piece $piece, array $areas): void
-    {
-        if ($this->house->says('inspection', 'none')) {
-            return;
-        }
-        $ids = array_map(static fn (Area $a): string => $a->id, $areas);
-        $wanted = $this->house->says('inspection', 'one') ? [Operation::Prime] : [Operation::Prime, Operation::Gloss, Operation::Final];
-        foreach ($wanted as $operation) {
-            if ($this->steps->last($ids[0], $operation) === null) {
-                continue;
-            }
-            $rank = $operation === Operation::Prime ? Rank::of(Operation::Inspect) : Rank::inspectBefore($operation);
-            $this->steps->add(new Step($piece->id, Operation::Inspect, $operation->value, 1, 1, $piece->id, $ids, $rank, $piece->position));
-        }
-        if ($this->house->says('inspection', 'until-clean')) {
-            $this->rounds($piece, $ids);
-        }
-    }
-
-    /**
-     * A round that found something is followed by cutting, spot priming and another round.
-     *
-     * @param  list<string>  $ids
-     */
-    private function rounds(Piece $piece, array $ids): void
-    {
-        $round = 1;
-        foreach ($this->surface->inspections[$ids[0]] ?? [] as [, $found, $before]) {
-            if ($before !== Operation::Prime->value || $found === 0) {
-                continue;
-            }
-            $rank = Rank::of(Operation::Inspect);
-            $fills = $this->house->says('low-spot', 'fill');
-            if ($fills) {
-                $this->steps->add(new Step($piece->id, Operation::Fill, 'round', $round, $round, $piece->id, $ids, $rank + $round - 1, $piece->position, title: "Fill what is low of the {$found} found in round {$round}"));
-            }
-            $this->steps->add(new Step($piece->id, Operation::Flat, 'round', $round, $round, $piece->id, $ids, $rank + $round, $piece->position, title: $fills ? "Cut back and spot prime the {$found} found in round {$round}" : "Sand down to the level of the {$found} found in round {$round}, spot prime"));
-            $round++;
-            $this->steps->add(new Step($piece->id, Operation::Inspect, 'prime', $round, $round, $piece->id, $ids, $rank + $round, $piece->position));
-        }
     }
 }

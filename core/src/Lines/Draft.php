@@ -7,8 +7,6 @@ namespace AmberStep\Core\Lines;
 use AmberStep\Core\Document\NotRead;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\Removal;
-use AmberStep\Core\Material\GlueChoice;
-use AmberStep\Core\Material\Substrate;
 use Closure;
 
 /**
@@ -200,29 +198,12 @@ final class Draft
             $document[$list] = array_values($this->things[$list]);
         }
 
-        $document['joints'] = array_map($this->withGlue(...), $document['joints']);
+        $document['joints'] = array_map(fn (array $joint): array => JointGlue::of($joint, $this), $document['joints']);
 
         return $this->whole ? Removal::withoutLoose($document) : $document;
     }
 
-    /**
-     * A new joint nobody named a glue for gets one that holds its materials.
-     *
-     * @param  Thing  $joint
-     * @return Thing
-     */
-    private function withGlue(array $joint): array
-    {
-        $id = self::text($joint['id']);
-        if (! isset($this->made[$id]) || $this->isSaid('joints', $id, 'glue') || ! is_array($joint['parts'] ?? null)) {
-            return $joint;
-        }
-        $of = array_map(fn (mixed $part): Substrate => Substrate::tryFrom(self::text($this->get('parts', self::text($part), 'substrate'))) ?? Substrate::Styrene, array_values($joint['parts']));
-
-        return count($of) === 2 && ! GlueChoice::cements($of[0], $of[1]) ? [...$joint, 'glue' => GlueChoice::for($of[0], $of[1], ($joint['carriesLoad'] ?? false) === true, false, false)[0]->value] : $joint;
-    }
-
-    private static function text(mixed $value): string
+    public static function text(mixed $value): string
     {
         return is_string($value) ? $value : '';
     }

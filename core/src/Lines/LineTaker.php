@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace AmberStep\Core\Lines;
 
 use AmberStep\Core\Document\NotRead;
-use AmberStep\Core\Kit\Holder;
 use AmberStep\Core\Kit\Intent;
 use AmberStep\Core\Material\Shelf;
 use Closure;
@@ -21,6 +20,8 @@ final readonly class LineTaker
 
     private JointWords $jointWords;
 
+    private Phrases $phrases;
+
     public function __construct(private Draft $draft, Shelf $shelf)
     {
         $areas = new AreaFinder($draft);
@@ -28,6 +29,7 @@ final readonly class LineTaker
         $this->areaWords = new AreaWords($draft, $this->colours, $areas);
         $this->partWords = new PartWords($draft);
         $this->jointWords = new JointWords($draft, $areas);
+        $this->phrases = new Phrases($draft);
     }
 
     /** @return (Closure(): void)|null reads the phrases, once all lines have their names; null where there are none */
@@ -45,8 +47,8 @@ final readonly class LineTaker
         }
         try {
             return match (true) {
-                $head->behind('colour') !== null => $this->colour($line, $head->behind('colour'), $phrases),
-                $head->behind('piece') !== null => $this->piece($line, $head->behind('piece'), $phrases),
+                $head->behind('colour') !== null => (new ColourLine($this->draft, $this->colours, $this->areaWords, $this->phrases))->open($line, $head->behind('colour'), $phrases),
+                $head->behind('piece') !== null => (new PieceLine($this->draft, $this->phrases))->open($line, $head->behind('piece'), $phrases),
                 $head->behind('part') !== null => $this->part($line, $head->behind('part'), $phrases),
                 LineSplitter::cut($head, '+') !== null => $this->joint($line, $head->behind('joint') ?? $head, $phrases),
                 LineSplitter::cut($head, '/') !== null => $this->area($line, $head, $phrases),
@@ -67,9 +69,9 @@ final readonly class LineTaker
     private function part(ReadLine $line, Phrase $name, array $phrases): Closure
     {
         $id = $this->makePart(Ref::read($name, 'a part'));
-        $this->head($line, 'part', 'part '.$name->text, $id);
+        $this->phrases->head($line, 'part', 'part '.$name->text, $id);
 
-        return fn () => $this->each($line, $phrases, fn (Phrase $p): ?string => $this->partWords->read($p, $id), array_keys(Vocabulary::part()), 'what it is made of, no B4, step 12, moulded grey, fragile');
+        return fn () => $this->phrases->each($line, $phrases, fn (Phrase $p): ?string => $this->partWords->read($p, $id), array_keys(Vocabulary::part()), 'what it is made of, no B4, step 12, moulded grey, fragile');
     }
 
     /**
@@ -84,7 +86,7 @@ final readonly class LineTaker
         $part = $this->makePart(Ref::read($partName, 'a part'));
         $ref = Ref::read($areaName, 'an area');
         $id = $this->draft->findOrMake('areas', $ref, ['part' => $part, 'intent' => (new Intent)->toArray()], $part);
-        $this->head($line, 'area', "{$ref->name} on {$partName->text}", $id);
+        $this->phrases->head($line, 'area', "{$ref->name} on {$partName->text}", $id);
 
         return fn () => $this->fillArea($line, $phrases, $id, $part);
     }
@@ -108,12 +110,12 @@ final readonly class LineTaker
         $ofPart = Vocabulary::part();
         $aboutPart = array_filter($phrases, static fn (Phrase $p): bool => isset($ofPart[$p->word()]) || ($p->behind('no', 'slot', 'hand', 'step', 'moulded', 'option') !== null || preg_match('/\A[x×]\s?\d/iu', $p->text) === 1) && ! isset(Vocabulary::area()[$p->word()]));
         if (count($aboutPart) === count($phrases)) {
-            $this->head($line, 'part', 'part '.$head->text, $part);
+            $this->phrases->head($line, 'part', 'part '.$head->text, $part);
 
-            return fn () => $this->each($line, $phrases, fn (Phrase $p): ?string => $this->partWords->read($p, $part), array_keys($ofPart), 'what it is made of');
+            return fn () => $this->phrases->each($line, $phrases, fn (Phrase $p): ?string => $this->partWords->read($p, $part), array_keys($ofPart), 'what it is made of');
         }
         $id = $this->draft->findOrMake('areas', new Ref($ref->name), ['part' => $part, 'intent' => (new Intent)->toArray()], $part);
-        $this->head($line, 'area', "all of {$head->text}", $id);
+        $this->phrases->head($line, 'area', "all of {$head->text}", $id);
 
         return fn () => $this->fillArea($line, $phrases, $id, $part);
     }
@@ -139,114 +141,16 @@ final readonly class LineTaker
         $id = $this->draft->findOrMake('joints', $ref, ['parts' => $parts]);
         $this->draft->set('joints', $id, 'parts', $parts);
         $this->draft->set('joints', $id, 'blocks', []);
-        $this->head($line, 'joint', "joint {$ref->name}", $id);
+        $this->phrases->head($line, 'joint', "joint {$ref->name}", $id);
 
-        return fn () => $this->each($line, $phrases, fn (Phrase $p): ?string => $this->jointWords->read($p, $id), array_keys(Vocabulary::joint()), 'seam, before paint, thin cement, gap 0.3 mm, 18 cm long, blocks hull / cockpit');
-    }
-
-    /**
-     * "piece part = Name, held by a peg".
-     *
-     * @param  list<Phrase>  $phrases
-     * @return Closure(): void
-     */
-    private function piece(ReadLine $line, Phrase $head, array $phrases): Closure
-    {
-        $cut = LineSplitter::cut($head, '=');
-        $name = $cut === null ? null : Ref::read($cut[1], 'a piece')->name;
-        $partName = $cut[0] ?? $head;
-        $ref = Ref::read($partName, 'a part');
-
-        return function () use ($line, $name, $ref, $partName, $phrases): void {
-            $part = $this->draft->find('parts', $ref);
-            if ($part === null) {
-                $line->problems[] = new LineProblem($partName->start, $partName->length, "there is no part \"{$ref->name}\"", 'a piece is called by its oldest part');
-
-                return;
-            }
-            $this->draft->piece($part);
-            if ($name !== null) {
-                $this->draft->set('pieces', $part, 'name', $name);
-            }
-            $this->head($line, 'piece', 'piece '.($name ?? $ref->name), $part);
-            $this->each($line, self::heldByLast($line, $phrases), function (Phrase $p) use ($part): ?string {
-                $holder = Holder::tryFrom($p->behind('on a', 'on')?->word() ?? '');
-                if ($holder !== null) {
-                    $this->draft->set('pieces', $part, 'holder', $holder->value);
-
-                    return "on a {$holder->word()}";
-                }
-                $held = $p->behind('held by');
-                if ($held === null) {
-                    return null;
-                }
-                $this->draft->set('pieces', $part, 'heldBy', str_starts_with($held->text, '"') ? Ref::read($held, 'a holder')->name : $held->text);
-
-                return "held by {$held->text}";
-            }, array_map(static fn (Holder $h): string => "on a {$h->value}", Holder::cases()), 'held by a peg in the nose, or on a peg');
-        };
-    }
-
-    /**
-     * What it is held by is told to the end of the line, commas and all.
-     *
-     * @param  list<Phrase>  $phrases
-     * @return list<Phrase>
-     */
-    private static function heldByLast(ReadLine $line, array $phrases): array
-    {
-        foreach ($phrases as $i => $phrase) {
-            if ($phrase->behind('held by') !== null) {
-                $text = rtrim(mb_substr($line->text, $phrase->start));
-
-                return [...array_slice($phrases, 0, $i), new Phrase($text, $phrase->start, mb_strlen($text))];
-            }
-        }
-
-        return $phrases;
-    }
-
-    /**
-     * "colour name = paint, must match".
-     *
-     * @param  list<Phrase>  $phrases
-     * @return (Closure(): void)
-     */
-    private function colour(ReadLine $line, Phrase $head, array $phrases): Closure
-    {
-        [$name, $paint] = LineSplitter::cut($head, '=') ?? [$head, $head];
-        $product = $this->colours->product($paint) ?? throw new NotRead("no paint on the shelf is called \"{$paint->text}\"", $this->areaWords->near($paint->text));
-        $ref = Ref::read($name, 'a colour');
-        $id = $this->draft->findOrMake('colours', $ref, ['product' => $product->id, 'mustMatch' => false]);
-        $this->draft->set('colours', $id, 'product', $product->id);
-        $this->head($line, 'colour', "colour {$ref->name}, {$product->name}", $id);
-        $line->swatch = $product->swatch;
-
-        return fn () => $this->each($line, $phrases, function (Phrase $p) use ($id): ?string {
-            $code = $p->behind('code');
-            if ($code !== null) {
-                $value = Ref::read($code, 'a code')->name;
-                if (mb_strlen($value) > 12) {
-                    throw new NotRead('a code has up to 12 characters', 'write it as the booklet prints it, such as code H8');
-                }
-                $this->draft->set('colours', $id, 'code', $value);
-
-                return "the booklet's {$value}";
-            }
-            $match = ['must match' => true, 'need not match' => false][$p->word()] ?? null;
-            if ($match !== null) {
-                $this->draft->set('colours', $id, 'mustMatch', $match);
-            }
-
-            return $match === null ? null : ($match ? 'one spraying from one mix' : 'need not match');
-        }, ['must match', 'need not match'], 'must match, code H8');
+        return fn () => $this->phrases->each($line, $phrases, fn (Phrase $p): ?string => $this->jointWords->read($p, $id), array_keys(Vocabulary::joint()), 'seam, before paint, thin cement, gap 0.3 mm, 18 cm long, blocks hull / cockpit');
     }
 
     /** @param  list<Phrase>  $phrases */
     private function fillArea(ReadLine $line, array $phrases, string $area, string $part): void
     {
         $known = [...array_keys(Vocabulary::area()), ...array_keys(Vocabulary::part()), ...$this->colours->names()];
-        $this->each($line, $phrases, fn (Phrase $p): ?string => $this->areaWords->read($p, $area, $part) ?? $this->partWords->read($p, $part) ?? $this->areaWords->colour($p, $area), $known, 'a size (84 or M), a colour, decals, pin wash, matt, soft 240 mm to another area; a paint that is not on the shelf is added first');
+        $this->phrases->each($line, $phrases, fn (Phrase $p): ?string => $this->areaWords->read($p, $area, $part) ?? $this->partWords->read($p, $part) ?? $this->areaWords->colour($p, $area), $known, 'a size (84 or M), a colour, decals, pin wash, matt, soft 240 mm to another area; a paint that is not on the shelf is added first');
         if ($this->draft->get('areas', $area, 'face') === 'pane' && ! $this->draft->isSettled('parts', $part, 'substrate')) {
             $this->draft->set('parts', $part, 'substrate', 'clear-styrene');
         }
@@ -258,37 +162,9 @@ final readonly class LineTaker
         $line->swatch = is_string($colour) ? $this->colours->swatch($colour) : null;
     }
 
-    /**
-     * @param  list<Phrase>  $phrases
-     * @param  callable(Phrase): (string|null)  $read
-     * @param  list<string>  $known  words to guess from
-     */
-    private function each(ReadLine $line, array $phrases, callable $read, array $known, string $right): void
-    {
-        foreach ($phrases as $phrase) {
-            try {
-                $meaning = $read($phrase);
-                if ($meaning === null) {
-                    $nearest = Nearest::to($phrase->text, $known);
-                    throw new NotRead("\"{$phrase->text}\" is not understood here", $nearest === null ? "what fits is {$right}" : "did you mean {$nearest}");
-                }
-                $line->phrases[] = new ReadPhrase($phrase->start, $phrase->length, $meaning);
-            } catch (NotRead $not) {
-                $line->problems[] = new LineProblem($phrase->start, $phrase->length, $not->wrong, $not->right);
-            }
-        }
-    }
-
     private function makePart(Ref $ref): string
     {
         return $this->draft->findOrMake('parts', $ref, ['substrate' => 'styrene']);
-    }
-
-    private function head(ReadLine $line, string $about, string $title, string $id): void
-    {
-        $line->about = $about;
-        $line->title = $title;
-        $line->isNew = $this->draft->isMade($id);
     }
 
     private function nameOf(string $partId): string

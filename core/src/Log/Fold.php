@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace AmberStep\Core\Log;
 
 use AmberStep\Core\Kit\Kit;
-use AmberStep\Core\Material\CoatKind;
-use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Work\Operation;
 
@@ -18,9 +16,15 @@ final class Fold
 
     private readonly PlaceFold $places;
 
+    private readonly CabinetFold $cabinet;
+
+    private readonly CoatFold $coats;
+
     public function __construct(private readonly Kit $kit, private readonly Shelf $shelf, public readonly ModelState $surface)
     {
         $this->places = new PlaceFold($kit, $surface);
+        $this->cabinet = new CabinetFold($kit, $surface);
+        $this->coats = new CoatFold($kit);
     }
 
     public function apply(Event $event): void
@@ -32,15 +36,15 @@ final class Fold
             $this->surface->answered[$event->stepKey] = [$event->atEpoch, $event->id];
         }
         if (in_array($event->kind, [EventKind::Done, EventKind::MaskOn, EventKind::MaskOff, EventKind::Glued], true)) {
-            $this->takeOut($event);
+            $this->cabinet->takeOut($event);
         }
         match ($event->kind) {
             EventKind::Done => $this->done($event),
             EventKind::MaskOn => $this->maskOn($event),
             EventKind::MaskOff => $this->maskOff($event),
             EventKind::Glued => $this->glued($event),
-            EventKind::IntoCabinet => $this->intoCabinet($event),
-            EventKind::OutOfCabinet => $this->outOfCabinet($event),
+            EventKind::IntoCabinet => $this->cabinet->into($event),
+            EventKind::OutOfCabinet => $this->cabinet->outOf($event),
             EventKind::Mixed => $this->mixed($event),
             EventKind::Fault => $this->fault($event),
             EventKind::Verdict => $this->verdict($event),
@@ -100,8 +104,8 @@ final class Fold
 
             return;
         }
-        $purpose = $event->purpose === '' ? $this->guessPurpose($event) : self::counted($event->purpose);
-        $product = $operation->leavesLayer() ? ($this->shelf->find($event->product) ?? $this->unknown($event->product)) : null;
+        $purpose = $event->purpose === '' ? $this->coats->guessPurpose($event) : self::counted($event->purpose);
+        $product = $operation->leavesLayer() ? ($this->shelf->find($event->product) ?? $this->coats->unknown($event->product)) : null;
         $product = $event->hardened ? $product?->hardened() : $product;
         foreach ($event->targets as $target) {
             if (isset($this->kit->featuresById[$target])) {
@@ -116,40 +120,12 @@ final class Fold
             }
             $state = isset($this->kit->areasById[$target]) ? $this->surface->area($target) : $this->surface->piece($target);
             $state->note($operation, $purpose, $event->atEpoch);
-            $this->onArea($state, $operation, $purpose, $product, $event);
+            $this->coats->onArea($state, $operation, $purpose, $product, $event);
         }
         if ($operation === Operation::Inspect) {
             foreach ($event->targets as $target) {
                 $this->surface->inspections[$target][] = [$event->atEpoch, $event->found ?? 0, $purpose];
             }
-        }
-    }
-
-    private function onArea(AreaState $state, Operation $operation, string $purpose, ?Product $product, Event $event): void
-    {
-        if ($operation === Operation::Wash) {
-            $state->washedAt = $event->atEpoch;
-            $state->blownOff = $event->blownOff;
-        } elseif ($operation->sands() && $state->top() === null && $event->stepKey === null) {
-            // A remedy's own flatting ends with cleaning; bare plastic sanded off plan is washed again.
-            $state->soiledAt = $event->atEpoch;
-        } elseif ($operation === Operation::Decal) {
-            $state->lay(new Layer($operation, $purpose, null, [new Coat($event->atEpoch, CoatKind::Light, 0, $event->id, $event->stepKey)]));
-        } elseif ($product !== null) {
-            $this->coat($state, $operation, $purpose, $product, $event);
-        }
-    }
-
-    private function coat(AreaState $state, Operation $operation, string $purpose, Product $product, Event $event): void
-    {
-        $kind = $event->coatKind ?? CoatKind::Light;
-        $film = $event->filmMicrons ?? $kind->filmMicrons($product->family->figures()->referenceFilmMicrons);
-        $coat = new Coat($event->atEpoch, $kind, $film, $event->id, $event->stepKey);
-        $top = $state->top();
-        if ($top !== null && $top->takes($operation, $purpose, $product)) {
-            $state->replaceTop($top->with($coat));
-        } else {
-            $state->lay(new Layer($operation, $purpose, $product, [$coat]));
         }
     }
 
@@ -184,43 +160,6 @@ final class Fold
             $state->note(Operation::Unmask, $purpose, $event->atEpoch);
             foreach ($purpose === self::ANY ? array_keys($state->masks) : [$purpose, self::ANY, 'insert'] as $gone) {
                 $state->bare((string) $gone, $event->atEpoch, $event->stepKey);
-            }
-        }
-    }
-
-    private function intoCabinet(Event $event): void
-    {
-        foreach ($event->targets as $target) {
-            $state = $this->surface->area($target);
-            $state->note(Operation::Cabinet, $event->purpose === '' ? 'in' : self::counted($event->purpose), $event->atEpoch);
-            $state->stays[] = new CabinetStay($event->atEpoch, null, $event->cabinetC ?? 45);
-        }
-    }
-
-    /** What is worked on is out of the cabinet, and with it all that went in with it. */
-    private function takeOut(Event $event): void
-    {
-        foreach ($event->targets as $target) {
-            $last = isset($this->kit->areasById[$target]) ? $this->surface->area($target)->openStay() : null;
-            if ($last === null) {
-                continue;
-            }
-            foreach ($this->surface->areas() as $state) {
-                if ($state->openStay()?->mark() === $last->mark()) {
-                    array_pop($state->stays);
-                    $state->stays[] = new CabinetStay($last->fromEpoch, $event->atEpoch, $last->temperatureC);
-                }
-            }
-        }
-    }
-
-    private function outOfCabinet(Event $event): void
-    {
-        foreach ($event->targets as $target) {
-            $state = $this->surface->area($target);
-            $last = array_pop($state->stays);
-            if ($last !== null) {
-                $state->stays[] = new CabinetStay($last->fromEpoch, $last->untilEpoch ?? $event->atEpoch, $last->temperatureC);
             }
         }
     }
@@ -262,29 +201,5 @@ final class Fold
             $age = ($event->atEpoch - $top->lastCoat()->atEpoch) / 60 / $typical;
             $this->surface->learned->hear($top->product->id, $event->wait->value, $event->verdict, $age);
         }
-    }
-
-    /** A coat logged off plan counts for the colour of the build that uses its product. */
-    private function guessPurpose(Event $event): string
-    {
-        $fallback = match ($event->operation) {
-            Operation::Colour, Operation::Ground, Operation::InsideColour, Operation::Preshade => self::ANY,
-            default => 'all',
-        };
-        if ($fallback === self::ANY) {
-            foreach ($this->kit->colours as $colour) {
-                if ($colour->product === $event->product) {
-                    return $colour->id;
-                }
-            }
-        }
-
-        return $fallback;
-    }
-
-    /** A product that has left the shelf since: planned on as the mildest family, so that nothing is promised of it. */
-    private function unknown(?string $id): Product
-    {
-        return new Product($id ?? \AmberStep\Core\Document\Id::NONE, 'a paint no longer on the shelf', '', \AmberStep\Core\Material\Family::WaterAcrylic, \AmberStep\Core\Material\Role::Colour);
     }
 }

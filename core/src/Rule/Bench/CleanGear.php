@@ -13,6 +13,7 @@ use AmberStep\Core\Material\Family;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersHolds;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
@@ -21,7 +22,11 @@ use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Severity;
 
-/** A gun dropped, a can blocked, a part not there: what needs it waits a day, and the rest of the evening goes on. */
+#[Says(
+    'A gun dropped, a can blocked, a part not there: what needs it waits a day, and the rest of the evening goes on.',
+    speaks: [Severity::Think],
+    rests: 'A day until the gun, the can or the part is back',
+)]
 final class CleanGear implements Judges, OrdersHolds
 {
     /** Seconds until it is asked again: a needle or a can comes the next day at the soonest. */

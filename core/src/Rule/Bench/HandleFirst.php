@@ -16,11 +16,16 @@ use AmberStep\Core\Layering\HolderNeed;
 use AmberStep\Core\Layering\Holding;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Severity;
 
-/** Count what each piece needs to stand on before mixing any paint: fingers in paint otherwise. */
+#[Says(
+    'Count what each piece needs to stand on before mixing any paint: fingers in paint otherwise.',
+    speaks: [Severity::Think],
+    rests: 'Holders needed at once, against those owned',
+)]
 final class HandleFirst implements Judges
 {
     public function id(): string

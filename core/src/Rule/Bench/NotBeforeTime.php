@@ -7,6 +7,7 @@ namespace AmberStep\Core\Rule\Bench;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersHolds;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
@@ -15,7 +16,11 @@ use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Severity;
 
-/** The user's own "not before"; a time given exactly is kept, and what it breaks is said. */
+#[Says(
+    'What you set not before a time waits for it; a time given exactly is kept, and what it breaks is said.',
+    speaks: [Severity::Stop],
+    rests: 'The time the user gave',
+)]
 final class NotBeforeTime implements Judges, OrdersHolds
 {
     public function id(): string

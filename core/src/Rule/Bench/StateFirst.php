@@ -7,12 +7,17 @@ namespace AmberStep\Core\Rule\Bench;
 use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Rule\OrdersHolds;
 use AmberStep\Core\Rule\Paint\FixRunsHard;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
 
-/** Sanding waits for sand-safe paint; a remedy waits for the state it names. */
+#[Says(
+    'Sanding waits for sand-safe paint; a remedy waits for the state it names.',
+    speaks: [],
+    rests: 'Handbook 2, Paint families: sand-safe',
+)]
 final class StateFirst implements OrdersHolds
 {
     public function id(): string

@@ -9,12 +9,17 @@ use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Breach;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Severity;
 
-/** What was done while a hold forbade it: never refused, always said, in the name of the rule that was broken. */
+#[Says(
+    'What was done while a hold forbade it: never refused, always said.',
+    speaks: [Severity::Stop, Severity::Think, Severity::Note],
+    rests: 'The hold it was done in; a minute is forgiven',
+)]
 final class TooEarly implements Judges
 {
     public function id(): string

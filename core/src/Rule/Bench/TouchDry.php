@@ -6,12 +6,17 @@ namespace AmberStep\Core\Rule\Bench;
 
 use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Rule\OrdersHolds;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
 
-/** A piece is handled when all of it is touch dry, with all that is attached to it. */
+#[Says(
+    'A piece is handled when all of it is touch dry, with all that is attached to it.',
+    speaks: [],
+    rests: 'Handbook 2, Paint families: touch dry',
+)]
 final class TouchDry implements OrdersHolds
 {
     public function id(): string

@@ -8,10 +8,15 @@ use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Layering\RemedySteps;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 
-/** A layer goes on the one below it; remedies come before what follows; what is joined last is finished first. */
+#[Says(
+    'A layer goes on the one below it; remedies come before what follows; what is joined last is finished first.',
+    speaks: [],
+    rests: 'Handbook 1, the order in which it is done',
+)]
 final class TradeOrder implements OrdersSteps
 {
     public function id(): string

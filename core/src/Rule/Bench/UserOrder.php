@@ -9,6 +9,7 @@ use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Circle;
 use AmberStep\Core\Step\Constraint;
 use AmberStep\Core\Step\Finding;
@@ -16,7 +17,11 @@ use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Severity;
 use AmberStep\Core\Work\Strength;
 
-/** The user's "this before that"; what contradicts the trade is a stop, told as the chain that bites its tail. */
+#[Says(
+    'What you set before something else comes before it; what contradicts the trade is a stop.',
+    speaks: [Severity::Stop],
+    rests: 'The order the user set',
+)]
 final class UserOrder implements Judges, OrdersSteps
 {
     public function id(): string

@@ -7,11 +7,16 @@ namespace AmberStep\Core\Rule\Finish;
 use AmberStep\Core\Material\Liquid;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** A water-acrylic wash works in minutes and cannot be lifted afterwards. */
+#[Says(
+    'A water-acrylic wash works in minutes and cannot be lifted afterwards.',
+    speaks: [Severity::Note],
+    rests: 'Handbook 2, Paint families: touch dry in 10 to 20 min',
+)]
 final class AcrylicWashStays implements Judges
 {
     public function id(): string

@@ -20,6 +20,7 @@ use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersHolds;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\Stacks;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Finding;
@@ -30,7 +31,11 @@ use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** White spirit melts enamel and oil for weeks: a coat of another family goes between, and is tape-safe first. */
+#[Says(
+    'White spirit melts enamel and oil for weeks: a coat of another family goes between, and is tape-safe first.',
+    speaks: [Severity::Stop],
+    rests: 'Handbook 2, What attacks what: white spirit on enamel and oil',
+)]
 final class BarrierBeforeWash implements Judges, OrdersHolds
 {
     public function id(): string

@@ -13,6 +13,7 @@ use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\Stacks;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
@@ -24,6 +25,11 @@ use AmberStep\Core\Work\Severity;
  * Wet sanding takes 12 µm to flat and 3 to polish, and 15 should stay; edges carry half the film and lose three times
  * as much (handbook 4, Film). On less than that it goes through.
  */
+#[Says(
+    'Wet sanding takes 12 µm to flat and 3 to polish, and 15 should stay; edges carry half the film and lose three times as much. On less it goes through.',
+    speaks: [Severity::Think],
+    rests: 'Handbook 4, Film: 12 µm to flat, 3 to polish, 15 stay; edges half the film, three times the loss',
+)]
 final class BurnThrough implements Judges
 {
     public const FLATTING = 12.0;

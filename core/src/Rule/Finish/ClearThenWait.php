@@ -6,13 +6,18 @@ namespace AmberStep\Core\Rule\Finish;
 
 use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Rule\OrdersHolds;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Operation;
 
-/** Clear is polished when it is cured: solvent that still leaves sinks and prints. */
+#[Says(
+    'Clear is polished when it is cured: solvent that still leaves sinks and prints.',
+    speaks: [],
+    rests: 'Handbook 2, Paint families: cured; two-part 48 h',
+)]
 final class ClearThenWait implements OrdersHolds
 {
     public function id(): string

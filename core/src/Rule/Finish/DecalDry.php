@@ -7,13 +7,18 @@ namespace AmberStep\Core\Rule\Finish;
 use AmberStep\Core\Material\DriesBy;
 use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Rule\OrdersHolds;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Operation;
 
-/** Decals go on gloss that is tape-safe, and dry 24 h before anything covers them. */
+#[Says(
+    'Decals go on gloss that is tape-safe, and dry 24 h before anything covers them.',
+    speaks: [],
+    rests: '24 h',
+)]
 final class DecalDry implements OrdersHolds
 {
     private const DRY_MINUTES = 24 * 60;

@@ -17,13 +17,18 @@ use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\Stacks;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** A decal on matt or satin traps air in the texture: it silvers. */
+#[Says(
+    'A decal on matt or satin traps air in the texture: it silvers.',
+    speaks: [Severity::Think],
+    rests: 'Sheen of the top layer',
+)]
 final class GlossBeforeDecal implements Judges, OrdersSteps
 {
     public function id(): string

@@ -16,12 +16,17 @@ use AmberStep\Core\Material\Sheen;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** Decals with nothing over them are lifted by the wash, or rubbed off by fingers. */
+#[Says(
+    'Decals with nothing over them are lifted by the wash, or rubbed off by fingers.',
+    speaks: [Severity::Think],
+    rests: 'What lies over a decal',
+)]
 final class SealDecals implements Judges
 {
     public function id(): string

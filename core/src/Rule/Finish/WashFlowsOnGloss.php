@@ -9,12 +9,17 @@ use AmberStep\Core\Material\Sheen;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\Stacks;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** A pin wash runs along lines on gloss and stains on matt; a filter wants the tooth of matt or satin. */
+#[Says(
+    'A pin wash runs along lines on gloss and stains on matt; a filter wants the tooth of matt or satin.',
+    speaks: [Severity::Think, Severity::Note],
+    rests: 'Sheen of the layer under the wash',
+)]
 final class WashFlowsOnGloss implements Judges
 {
     public function id(): string

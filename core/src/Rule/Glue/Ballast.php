@@ -8,11 +8,16 @@ use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** A model on a nose wheel sits on its tail unless something heavy goes into the nose before the hull is closed. */
+#[Says(
+    'A model on a nose wheel sits on its tail unless something heavy goes into the nose before the hull is closed.',
+    speaks: [Severity::Note],
+    rests: 'A nose wheel, and a hull about to be closed',
+)]
 final class Ballast implements Judges
 {
     public function id(): string

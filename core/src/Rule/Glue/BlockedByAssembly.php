@@ -10,12 +10,17 @@ use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** What the gun cannot see once a joint is closed is painted before it is. */
+#[Says(
+    'What the gun cannot see once a joint is closed is painted before it is.',
+    speaks: [Severity::Stop],
+    rests: 'What a joint is said to block',
+)]
 final class BlockedByAssembly implements Judges, OrdersSteps
 {
     public function id(): string

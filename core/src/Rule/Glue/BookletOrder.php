@@ -7,12 +7,17 @@ namespace AmberStep\Core\Rule\Glue;
 use AmberStep\Core\Booklet\Gluing;
 use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Rule\OrdersSteps;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Constraint;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Strength;
 
-/** Gluing goes by the booklet, since the fit depends on it; any stronger rule may turn it round. */
+#[Says(
+    'Gluing goes by the booklet, since the fit depends on it; any stronger rule may turn it round.',
+    speaks: [],
+    rests: 'The steps of the booklet',
+)]
 final class BookletOrder implements OrdersSteps
 {
     public function id(): string

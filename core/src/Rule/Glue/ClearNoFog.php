@@ -9,11 +9,16 @@ use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Material\Glue;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Severity;
 
-/** Superglue and wet cement fog panes: near them, glue that has no vapour. */
+#[Says(
+    'Superglue and wet cement fog panes: near them, glue that has no vapour.',
+    speaks: [Severity::Think],
+    rests: 'Handbook 2, Glues: which have vapour',
+)]
 final class ClearNoFog implements Judges
 {
     public function id(): string

@@ -7,12 +7,17 @@ namespace AmberStep\Core\Rule\Glue;
 use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Layering\Fit;
 use AmberStep\Core\Rule\OrdersSteps;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Constraint;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Strength;
 
-/** Where the booklet leaves the order free, what fits worst is glued first, while both its sides can be reached. */
+#[Says(
+    'Where the booklet leaves the order free, what fits worst is glued first, while both its sides can be reached.',
+    speaks: [],
+    rests: 'Handbook 4: from 0.3 mm a joint gapes',
+)]
 final class FitFirst implements OrdersSteps
 {
     public function id(): string

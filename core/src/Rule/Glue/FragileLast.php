@@ -9,6 +9,7 @@ use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Constraint;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
@@ -17,7 +18,11 @@ use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 use AmberStep\Core\Work\Strength;
 
-/** Aerials, rails, rods and etched parts that stick out are attached after masking and handling. */
+#[Says(
+    'Aerials, rails, rods and etched parts that stick out are attached after masking and handling.',
+    speaks: [Severity::Think],
+    rests: 'Parts said to stick out',
+)]
 final class FragileLast implements Judges, OrdersSteps
 {
     public function id(): string

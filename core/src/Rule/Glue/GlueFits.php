@@ -8,11 +8,16 @@ use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Material\GlueChoice;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Severity;
 
-/** PETG, vinyl, resin, metal: never cement (handbook 2, Glues). */
+#[Says(
+    'PETG, vinyl, resin, metal: never cement.',
+    speaks: [Severity::Stop],
+    rests: 'Handbook 2, Glues: what each holds',
+)]
 final class GlueFits implements Judges
 {
     public function id(): string

@@ -6,13 +6,18 @@ namespace AmberStep\Core\Rule\Glue;
 
 use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Rule\OrdersHolds;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Operation;
 
-/** A joint is left alone until it can be handled, and not sanded or loaded before it has its full strength. */
+#[Says(
+    'A joint is left alone until it can be handled, and not sanded or loaded before it has its full strength.',
+    speaks: [],
+    rests: 'Handbook 2, Glues: handling and full strength',
+)]
 final class GlueSet implements OrdersHolds
 {
     public function id(): string

@@ -14,13 +14,18 @@ use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** Parts that fit either way round, or in one of several slots: tried and marked before glue, ticked off as they are fitted. */
+#[Says(
+    'Parts that fit either way round, or in one of several slots: tried and marked before glue, ticked off as they are fitted.',
+    speaks: [Severity::Stop, Severity::Think],
+    rests: 'Slots and hands of the parts',
+)]
 final class HandedPart implements Judges, OrdersSteps
 {
     public function id(): string

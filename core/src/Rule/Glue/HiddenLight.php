@@ -20,11 +20,16 @@ use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Severity;
 
-/** Light comes through grilles, gaps and lamps: what lies behind them is dark before it is closed. */
+#[Says(
+    'Light comes through grilles, gaps and lamps: what lies behind them is dark before it is closed.',
+    speaks: [Severity::Note],
+    rests: 'Darker than L* 35',
+)]
 final class HiddenLight implements Judges
 {
     /** CIE L*: darker than this swallows light. */

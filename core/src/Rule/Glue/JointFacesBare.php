@@ -13,12 +13,17 @@ use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** Cement needs bare plastic; any other glue is as strong as the paint it sits on. */
+#[Says(
+    'Cement needs bare plastic; any other glue is as strong as the paint it sits on.',
+    speaks: [Severity::Stop, Severity::Note],
+    rests: 'Handbook 2, Glues: cement needs bare plastic',
+)]
 final class JointFacesBare implements Judges, OrdersSteps
 {
     /** More than this and they are said together. */

@@ -13,13 +13,18 @@ use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** Hollow vinyl is stuffed before it is formed or glued: empty it collapses. */
+#[Says(
+    'Hollow vinyl is stuffed before it is formed or glued: empty it collapses.',
+    speaks: [Severity::Stop],
+    rests: 'Parts said to be hollow',
+)]
 final class VinylStuffed implements Judges, OrdersSteps
 {
     public function id(): string

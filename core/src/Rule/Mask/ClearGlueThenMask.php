@@ -14,6 +14,7 @@ use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Constraint;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
@@ -21,7 +22,11 @@ use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** A clear part is glued, set, then masked: cement creeps under a mask. The other school masks first and attaches with clear glue. */
+#[Says(
+    'A clear part is glued, set, then masked: cement creeps under a mask. The other school masks first and attaches with clear glue.',
+    speaks: [Severity::Stop],
+    rests: 'House rule of clear parts',
+)]
 final class ClearGlueThenMask implements Judges, OrdersSteps
 {
     public function id(): string

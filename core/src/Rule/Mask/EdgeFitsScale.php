@@ -10,11 +10,16 @@ use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Practice;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Severity;
 
-/** An edge unlike the subject's, or softer than the scale: 2 mm at 1/72 is 144 mm. */
+#[Says(
+    'An edge unlike the subject\'s, or softer than the scale: 2 mm at 1/72 is 144 mm.',
+    speaks: [Severity::Note],
+    rests: 'Handbook 4: soft width times scale, 200 mm at most',
+)]
 final class EdgeFitsScale implements Judges
 {
     /** mm on the subject: a border of oversprayed colours is seldom wider. */

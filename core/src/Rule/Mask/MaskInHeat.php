@@ -11,12 +11,17 @@ use AmberStep\Core\Log\CabinetStay;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** Tape bakes on in a cabinet: its glue flows and stays. */
+#[Says(
+    'Tape bakes on in a cabinet: its glue flows and stays.',
+    speaks: [Severity::Think],
+    rests: 'Handbook 2, Mask media',
+)]
 final class MaskInHeat implements Judges
 {
     public function id(): string

@@ -15,6 +15,7 @@ use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\Stacks;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
@@ -22,7 +23,11 @@ use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** Putty, rubber cement and liquid mask on paint they were never tried on. */
+#[Says(
+    'Putty, rubber cement and liquid mask on paint they were never tried on.',
+    speaks: [Severity::Think],
+    rests: 'Handbook 2, Mask media: what each was tried on',
+)]
 final class MaskReacts implements Judges
 {
     public function id(): string

@@ -10,11 +10,16 @@ use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** Panes stay covered until the last sprayed coat, matt included: matt frosts clear. */
+#[Says(
+    'Panes stay covered until the last sprayed coat, matt included: matt frosts clear.',
+    speaks: [Severity::Think],
+    rests: 'The last sprayed coat',
+)]
 final class PanesLast implements Judges, OrdersSteps
 {
     public function id(): string

@@ -15,13 +15,18 @@ use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** A mask that stays longer than its medium allows: its glue creeps, or it marks the paint. */
+#[Says(
+    'A mask that stays longer than its medium allows: its glue creeps, or it marks the paint.',
+    speaks: [Severity::Think],
+    rests: 'Handbook 2, Mask media: how long each may stay',
+)]
 final class TapeOverstays implements Judges
 {
     /** Minutes. */

@@ -18,6 +18,7 @@ use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersHolds;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
@@ -27,7 +28,11 @@ use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** Tape goes on paint that is tape-safe, down to its lowest layer: else it lifts or marks. */
+#[Says(
+    'Tape goes on paint that is tape-safe, down to its lowest layer: else it lifts or marks.',
+    speaks: [Severity::Stop],
+    rests: 'Handbook 2, Paint families: tape-safe, of every layer',
+)]
 final class TapeSafe implements Judges, OrdersHolds
 {
     private const WEEK = 7 * 86400;

@@ -12,13 +12,18 @@ use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\Stacks;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** Areas that are not to be sprayed in a stage are covered before it. */
+#[Says(
+    'Areas that are not to be sprayed in a stage are covered before it.',
+    speaks: [Severity::Stop],
+    rests: 'Which areas a stage sprays',
+)]
 final class Uncovered implements Judges, OrdersSteps
 {
     public function id(): string

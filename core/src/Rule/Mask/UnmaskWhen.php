@@ -14,6 +14,7 @@ use AmberStep\Core\Rule\OrdersHolds;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Hold;
@@ -22,7 +23,11 @@ use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** A mask comes off when no later colour needs it: coat over it touch dry, before twice its tape-safe time. */
+#[Says(
+    'A mask comes off when no later colour needs it: coat over it touch dry, before twice its tape-safe time.',
+    speaks: [Severity::Think],
+    rests: 'Handbook 2, Mask media: over it touch dry, before twice its tape-safe time',
+)]
 final class UnmaskWhen implements Judges, OrdersHolds, OrdersSteps
 {
     public function id(): string

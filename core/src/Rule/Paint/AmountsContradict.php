@@ -12,12 +12,17 @@ use AmberStep\Core\Mixing\Recipe;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** What was poured is not the ratio that was stated: said before it is sprayed, with the smallest addition that puts it right (handbook 4, Parts). */
+#[Says(
+    'What was poured is not the ratio that was stated: the smallest addition puts it right.',
+    speaks: [Severity::Think],
+    rests: 'Handbook 4, Parts: the ratio as it is stated, of what to what',
+)]
 final class AmountsContradict implements Judges
 {
     /** A cup of another day is gone, or is a jar of its own. */

@@ -7,6 +7,7 @@ namespace AmberStep\Core\Rule\Paint;
 use AmberStep\Core\Mixing\Jar;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Work\Severity;
 use DateTimeZone;
@@ -15,6 +16,11 @@ use DateTimeZone;
  * Pigment sinks while a jar stands: stirred to the bottom before the first coat out of it, or the colour is another. It
  * orders no step of the model: the scheduler asks it when a cup is due. The last third of a bottle gets a note.
  */
+#[Says(
+    'Pigment sinks while a jar stands: stirred to the bottom before the first coat out of it, or the colour is another.',
+    speaks: [Severity::Note],
+    rests: 'Handbook 2, Hands-on minutes: 5 min to mix; the last third of a bottle stirred twice',
+)]
 final class BottleMixed implements Judges
 {
     private const LAST = 1 / 3;

@@ -7,9 +7,14 @@ namespace AmberStep\Core\Rule\Paint;
 use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Work\Operation;
 
-/** What is seen through the pane goes on the outside of a frame first, under primer and colour. */
+#[Says(
+    'What is seen through the pane goes on the outside of a frame first, under primer and colour.',
+    speaks: [],
+    rests: 'The pane an inside face is seen through',
+)]
 final class ClearInsideFirst implements OrdersSteps
 {
     public function id(): string

@@ -15,13 +15,18 @@ use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\Stacks;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** The grain of a coarse surfacer shows through colour: it is sanded first (handbook 2, grade 500 hides P320). */
+#[Says(
+    'The grain of a coarse surfacer shows through colour: it is sanded first.',
+    speaks: [Severity::Stop],
+    rests: 'Grade 1000',
+)]
 final class CoarsePrimerCut implements Judges
 {
     /** Grades below this are coarse. */

@@ -5,12 +5,17 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule\Paint;
 
 use AmberStep\Core\Rule\OrdersHolds;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
 
-/** Enamel and two-part take another coat early or late; between the windows they wrinkle or do not bond. */
+#[Says(
+    'Enamel and two-part take another coat early or late; between the windows they wrinkle or do not bond.',
+    speaks: [],
+    rests: 'Handbook 2, Paint families: the recoat windows',
+)]
 final class EnamelWindow implements OrdersHolds
 {
     public function id(): string

@@ -11,12 +11,17 @@ use AmberStep\Core\Kit\Pin;
 use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\Stacks;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Severity;
 
-/** An engraved line is 0.10 to 0.15 mm deep, and its floor is coated too: so much film it takes (handbook 4, Film). */
+#[Says(
+    'An engraved line is 0.10 to 0.15 mm deep, and its floor is coated too: so much film it takes.',
+    speaks: [Severity::Think, Severity::Note],
+    rests: 'Handbook 4, Film: note from 110 µm, think from 140 µm',
+)]
 final class FilmBudget implements Judges
 {
     /** µm of dry film from which soft detail is worth a note. */

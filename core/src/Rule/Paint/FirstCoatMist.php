@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule\Paint;
 
-use AmberStep\Core\Kit\Colour;
 use AmberStep\Core\Kit\Pin;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** The first coat of a colour is a mist: it grips, and what follows does not run. */
+#[Says(
+    'The first coat of a colour is a mist: it grips, and what follows does not run.',
+    speaks: [Severity::Note],
+    rests: 'Handbook 2: a mist leaves half the film',
+)]
 final class FirstCoatMist implements Judges
 {
     public function id(): string

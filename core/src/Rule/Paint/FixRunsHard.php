@@ -7,10 +7,15 @@ namespace AmberStep\Core\Rule\Paint;
 use AmberStep\Core\Log\Fault;
 use AmberStep\Core\Rule\Bench\StateFirst;
 use AmberStep\Core\Rule\OrdersHolds;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Step;
 
-/** A run, a speck or grain is left to harden before it is flatted: rubbing wet paint makes it worse. */
+#[Says(
+    'A run, a speck or grain is left to harden before it is flatted: rubbing wet paint makes it worse.',
+    speaks: [],
+    rests: 'Handbook 2, Faults and remedies',
+)]
 final class FixRunsHard implements OrdersHolds
 {
     /** Faults that are rubbed out. */

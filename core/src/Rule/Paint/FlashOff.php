@@ -6,12 +6,17 @@ namespace AmberStep\Core\Rule\Paint;
 
 use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Rule\OrdersHolds;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
 
-/** Coats flash off before the next of the same product, and wait their recoat time before another. */
+#[Says(
+    'Coats flash off before the next of the same product, and wait their recoat time before another.',
+    speaks: [],
+    rests: 'Handbook 2, Paint families: flash and recoat',
+)]
 final class FlashOff implements OrdersHolds
 {
     public function id(): string

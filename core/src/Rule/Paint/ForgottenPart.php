@@ -13,20 +13,24 @@ use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Callout;
 use AmberStep\Core\Kit\Colour;
 use AmberStep\Core\Kit\Edit;
-use AmberStep\Core\Kit\Intent;
 use AmberStep\Core\Kit\Part;
 use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** Mirrors, lamp bases, filler caps: what is forgotten while the colour is in the gun comes out in another shade. */
+#[Says(
+    'Mirrors, lamp bases, filler caps: what is forgotten while the colour is in the gun comes out in another shade.',
+    speaks: [Severity::Stop, Severity::Think],
+    rests: 'The call-outs of the booklet',
+)]
 final class ForgottenPart implements Judges, OrdersSteps
 {
     public function id(): string
@@ -102,30 +106,8 @@ final class ForgottenPart implements Judges, OrdersSteps
             if ($areas !== [] || $called !== [] || $part->isClear() || $inside) {
                 continue;
             }
-            yield new Finding($this->id(), Severity::Think, "{$part->name} has no finish", "{$part->name} is glued on and neither the booklet nor the kit says what colour it gets.", [$part->id], [], $this->finishes($context, $part));
+            yield new Finding($this->id(), Severity::Think, "{$part->name} has no finish", "{$part->name} is glued on and neither the booklet nor the kit says what colour it gets.", [$part->id], [], MissingFinish::fixes($context, $part));
         }
-    }
-
-    /** @return non-empty-list<Fix> the colour its neighbour has, or bare */
-    private function finishes(Context $context, Part $part): array
-    {
-        $fixes = [];
-        foreach ($context->kit->joints as $joint) {
-            $other = array_values(array_diff($joint->parts, [$part->id]))[0] ?? '';
-            foreach (in_array($part->id, $joint->parts, true) ? $context->kit->areas : [] as $area) {
-                $colour = $context->kit->colour($area->intent->colour);
-                if ($area->part === $other && $colour !== null && $fixes === []) {
-                    $fixes[] = new Fix("Paint it {$colour->name}, as {$context->kit->partsById[$other]->name}", [self::area($part, $colour->name, $colour->id)]);
-                }
-            }
-        }
-
-        return [...$fixes, new Fix('It stays bare', [self::area($part, 'bare', null)])];
-    }
-
-    private static function area(Part $part, string $name, ?string $colour): Edit
-    {
-        return Edit::add('areas', (new Area(Id::from('finish', $part->id, (string) $colour), $part->position, $part->id, $name, new Intent($colour)))->toArray());
     }
 
     /**

@@ -5,12 +5,9 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule\Paint;
 
 use AmberStep\Core\Colour\Spectrum;
-use AmberStep\Core\Document\Id;
 use AmberStep\Core\Document\Names;
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Colour;
-use AmberStep\Core\Kit\Edit;
-use AmberStep\Core\Kit\Pin;
 use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Layering\Grounds;
 use AmberStep\Core\Layering\Hiding;
@@ -21,12 +18,16 @@ use AmberStep\Core\Mixing\Coverage;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
-use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** The coats planned do not hide what lies under them: more coats, or a better ground (handbook 4, Colour). */
+#[Says(
+    'The coats planned do not hide what lies under them: more coats, or a better ground.',
+    speaks: [Severity::Think],
+    rests: 'Handbook 4, Colour: what still shows, in CIEDE2000, against the house rule',
+)]
 final class GroundShows implements Judges
 {
     public function id(): string
@@ -80,8 +81,8 @@ final class GroundShows implements Judges
         $sentence = sprintf('What lies under %s still shows by ΔE00 %.1f on %s; %s. This predicts; a spoon decides.', $product->name, $difference, $names, $needed === null ? 'twelve coats do not hide it' : ($needed === 2 ? 'a mist and a light coat would hide it' : $needed.' coats would hide it'));
 
         return new Finding($this->id(), Severity::Think, "The ground shows through {$product->name}", $sentence, array_map(static fn (Area $a): string => $a->id, $areas), [], Say::fixes([
-            $needed === null ? null : $this->coats($context, $areas, $needed),
-            $this->ground($context, $product, $areas),
+            $needed === null ? null : GroundFixes::coats($context, $areas, $needed),
+            GroundFixes::ground($context, $product, $areas),
         ]), rests: $ground.round($difference, 1));
     }
 
@@ -126,7 +127,7 @@ final class GroundShows implements Judges
     }
 
     /** @return array{int, float} coats of the colour that are on an area, and in reference coats the film of those nothing lies on */
-    private static function laid(Context $context, Area $area, Product $product): array
+    public static function laid(Context $context, Area $area, Product $product): array
     {
         $on = 0;
         $film = 0.0;
@@ -138,61 +139,5 @@ final class GroundShows implements Judges
         }
 
         return [$on, $film];
-    }
-
-    /** @param  non-empty-list<Area>  $areas */
-    private function coats(Context $context, array $areas, int $needed): Fix
-    {
-        $edits = [];
-        foreach ($areas as $area) {
-            $colour = (string) $area->intent->colour;
-            foreach ($context->kit->pins as $pin) {
-                if ($pin->concerns(Operation::Colour, $colour, $area->id) && ($pin->coats !== null || $pin->coatKind !== null)) {
-                    $edits[$pin->id] = Edit::remove('pins', $pin->id);
-                }
-            }
-            $id = Id::from('coats', $area->id, $colour);
-            $edits[$id] = Edit::pin(new Pin($id, Operation::Colour, $area->id, $colour, null, null, $needed));
-        }
-        $edits = array_values($edits);
-
-        return new Fix("Lay {$needed} coats", $edits === [] ? throw new \LogicException('a ground shows on some area') : $edits);
-    }
-
-    /**
-     * A colour of the same family that this one hides in the fewest coats, the ground's own counted.
-     *
-     * @param  non-empty-list<Area>  $areas
-     */
-    private function ground(Context $context, Product $product, array $areas): ?Fix
-    {
-        $hiding = new Hiding($context->house);
-        $best = null;
-        foreach ($context->shelf->products as $other) {
-            $usable = $other->role === Role::Colour && $other->swatch !== null && $other->family === $product->family && $other->id !== $product->id;
-            $needed = $usable ? $hiding->needed($product, $other->swatch) : null;
-            if ($needed !== null && $needed <= Hiding::MOST && ($best === null || [$needed, $other->id] < [$best[0], $best[1]->id])) {
-                $best = [$needed, $other];
-            }
-        }
-        // What is begun cannot get another ground under it.
-        $begun = array_filter($areas, static fn (Area $a): bool => self::laid($context, $a, $product)[0] > 0) !== [];
-        if ($best === null || $begun) {
-            return null;
-        }
-        [$needed, $other] = $best;
-        $known = array_values(array_filter($context->kit->colours, static fn (Colour $c): bool => $c->product === $other->id))[0] ?? null;
-        $id = $known->id ?? Id::from('ground', $other->id);
-        $edits = $known === null ? [Edit::add('colours', (new Colour($id, count($context->kit->colours), $other->name, $other->id))->toArray())] : [];
-        foreach ($areas as $area) {
-            $edits[] = Edit::set('areas', $area->id, 'intent.ground', $id);
-            foreach ($context->kit->pins as $pin) {
-                if ($pin->concerns(Operation::Colour, (string) $area->intent->colour, $area->id) && ($pin->coats !== null || $pin->coatKind !== null)) {
-                    $edits[] = Edit::remove('pins', $pin->id);
-                }
-            }
-        }
-
-        return new Fix("Lay {$other->name} under it: {$needed} coats then", array_values(array_unique($edits, SORT_REGULAR)));
     }
 }

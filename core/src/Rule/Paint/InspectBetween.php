@@ -7,10 +7,15 @@ namespace AmberStep\Core\Rule\Paint;
 use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 
-/** After primer, before gloss and before the final coat the piece is looked over: the last cheap moment. */
+#[Says(
+    'After primer, before gloss and before the final coat the piece is looked over: the last cheap moment.',
+    speaks: [],
+    rests: 'House rule of inspection: none, one, three, or until clean',
+)]
 final class InspectBetween implements OrdersSteps
 {
     public function id(): string

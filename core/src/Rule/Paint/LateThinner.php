@@ -8,11 +8,16 @@ use AmberStep\Core\Kit\Pin;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\Stacks;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Work\Severity;
 
-/** Extra thinner for a last coat: it flows out on a solid colour, and carries the flakes of a metallic off its edges. */
+#[Says(
+    'Extra thinner for a last coat: it flows out on a solid colour, and carries the flakes of a metallic off its edges.',
+    speaks: [Severity::Think],
+    rests: 'Handbook 2, Paint families: thinner to paint',
+)]
 final class LateThinner implements Judges
 {
     public function id(): string

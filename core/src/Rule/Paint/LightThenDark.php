@@ -11,6 +11,7 @@ use AmberStep\Core\Mixing\Coverage;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Constraint;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
@@ -19,7 +20,11 @@ use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 use AmberStep\Core\Work\Strength;
 
-/** Light before dark where areas meet: dark hides light in fewer coats than the other way round. Not under metallics. */
+#[Says(
+    'Light before dark where areas meet: dark hides light in fewer coats than the other way round. Not under metallics.',
+    speaks: [Severity::Think],
+    rests: 'Five in L*, and the coats it costs',
+)]
 final class LightThenDark implements Judges, OrdersSteps
 {
     /** Nearer than this in L* it makes no odds. */

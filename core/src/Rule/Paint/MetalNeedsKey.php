@@ -10,12 +10,17 @@ use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\Stacks;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** Water, alcohol and enamel paint draw back from raised edges of bare metal. */
+#[Says(
+    'Water, alcohol and enamel paint draw back from raised edges of bare metal.',
+    speaks: [Severity::Stop],
+    rests: 'Handbook 2, Paint families: what bites',
+)]
 final class MetalNeedsKey implements Judges, OrdersSteps
 {
     public function id(): string

@@ -11,11 +11,16 @@ use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Work\Severity;
 
-/** A wet or extra thin coat of a metallic over paint that is still soft: the flakes swim and leave the edges. */
+#[Says(
+    'A wet or extra thin coat of a metallic over paint that is still soft: the flakes swim and leave the edges.',
+    speaks: [Severity::Think],
+    rests: 'Handbook 2, What attacks what',
+)]
 final class MetallicNoFlood implements Judges
 {
     public function id(): string

@@ -10,12 +10,17 @@ use AmberStep\Core\Mixing\Pass;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** A pass over a large surface is never interrupted: where one cup does not hold it, the next is ready, and it breaks at an edge. */
+#[Says(
+    'A pass over a large surface is never interrupted: where one cup does not hold it, the next is ready, and it breaks at an edge.',
+    speaks: [Severity::Think],
+    rests: 'Handbook 4, Passes: a cup of 7 ml',
+)]
 final class OnePassOneCup implements Judges
 {
     /** ml: the cup of a usual gun. */

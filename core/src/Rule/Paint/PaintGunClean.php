@@ -8,12 +8,18 @@ use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Rule\Rule;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Work\Operation;
 
 /**
  * What is in the gun comes out before another paint goes in, and before it sets (handbook 2, Cleaning). It
  * orders no step of the model: the scheduler asks it when a colour ends.
  */
+#[Says(
+    'What is in the gun comes out before another paint goes in, and before it sets.',
+    speaks: [],
+    rests: 'What is in the gun, and 6 h without spraying as the end of an evening',
+)]
 final class PaintGunClean implements Rule
 {
     /** Seconds without spraying that end the evening. */

@@ -19,12 +19,17 @@ use AmberStep\Core\Material\Role;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** Dye of strongly coloured plastic climbs for weeks into pale colours of a solvent family. */
+#[Says(
+    'Dye of strongly coloured plastic climbs for weeks into pale colours of a solvent family.',
+    speaks: [Severity::Think],
+    rests: 'The moulded colour, and the family over it',
+)]
 final class PlasticBleeds implements Judges
 {
     public function id(): string

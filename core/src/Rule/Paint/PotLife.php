@@ -11,12 +11,17 @@ use AmberStep\Core\Mixing\PotLife as Life;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** What has hardener in it dies in the cup: a spraying that takes longer than it lives wants two mixes. */
+#[Says(
+    'What has hardener in it dies in the cup: a spraying that takes longer than it lives wants two mixes.',
+    speaks: [Severity::Stop],
+    rests: 'Handbook 2: label, else 2 h two-part, 4 h hardened enamel; half per 10 °C',
+)]
 final class PotLife implements Judges
 {
     public function id(): string

@@ -11,12 +11,17 @@ use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Mixing\Coverage;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** Pre-shade nobody will see: under a dark colour, or under more coats than the colour needs to hide. */
+#[Says(
+    'Pre-shade nobody will see: under a dark colour, or under more coats than it takes to hide it.',
+    speaks: [Severity::Note],
+    rests: 'L* 35, and half of what one coat hides',
+)]
 final class PreshadeShows implements Judges
 {
     /** CIE L*: darker than this, a dark line under it does not show. */

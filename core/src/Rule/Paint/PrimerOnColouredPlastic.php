@@ -16,13 +16,18 @@ use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\Stacks;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** A heavy coat of solvent primer checks coloured and soft plastic: thin coats do not. */
+#[Says(
+    'A heavy coat of solvent primer checks coloured and soft plastic: thin coats do not.',
+    speaks: [Severity::Think],
+    rests: 'Handbook 2, What attacks what',
+)]
 final class PrimerOnColouredPlastic implements Judges
 {
     public function id(): string

@@ -7,13 +7,18 @@ namespace AmberStep\Core\Rule\Paint;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** A mixed colour is never matched again: a fifth is kept for touch-ups while masking or assembly is still to come (handbook 4, Amount). */
+#[Says(
+    'A mixed colour is never matched again: a fifth is kept for touch-ups while masking or assembly is still to come.',
+    speaks: [Severity::Think],
+    rests: 'Handbook 4, Parts: a fifth is kept',
+)]
 final class Reserve implements Judges
 {
     public function id(): string

@@ -8,6 +8,7 @@ use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Constraint;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Step;
@@ -15,7 +16,11 @@ use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 use AmberStep\Core\Work\Strength;
 
-/** Areas of one colour on different pieces are sprayed together, from one mix: shade differs by batch, coats and weather. */
+#[Says(
+    'Areas of one colour on different pieces are sprayed together, from one mix: shade differs by batch, coats and weather.',
+    speaks: [Severity::Think],
+    rests: 'What must match',
+)]
 final class SameColourTogether implements Judges, OrdersSteps
 {
     public function id(): string

@@ -7,11 +7,16 @@ namespace AmberStep\Core\Rule\Paint;
 use AmberStep\Core\Layering\Choice;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\Stacks;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Work\Severity;
 
-/** Paint chips off PETG and acrylic sheet unless its first coat bites. */
+#[Says(
+    'Paint chips off PETG and acrylic sheet unless its first coat bites.',
+    speaks: [Severity::Stop],
+    rests: 'PETG and acrylic sheet',
+)]
 final class SlickSheetNeedsBite implements Judges
 {
     public function id(): string

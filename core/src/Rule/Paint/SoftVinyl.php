@@ -12,12 +12,17 @@ use AmberStep\Core\Material\Role;
 use AmberStep\Core\Material\Substrate;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\Stacks;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Severity;
 
-/** Enamel and oil never dry on soft vinyl; lacquer and alcohol acrylic may not. Water acrylic does. */
+#[Says(
+    'Enamel and oil never dry on soft vinyl; lacquer and alcohol acrylic may not. Water acrylic does.',
+    speaks: [Severity::Stop, Severity::Think],
+    rests: 'Handbook 2, What attacks what: soft vinyl',
+)]
 final class SoftVinyl implements Judges
 {
     public function id(): string

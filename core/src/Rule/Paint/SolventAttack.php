@@ -8,20 +8,17 @@ use AmberStep\Core\Document\Id;
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Inserted;
-use AmberStep\Core\Kit\NotBefore;
 use AmberStep\Core\Kit\Pin;
 use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Material\AttackTable;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Effect;
-use AmberStep\Core\Material\Family;
-use AmberStep\Core\Material\Role;
-use AmberStep\Core\Material\Sheen;
 use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersHolds;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\Stacks;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Finding;
@@ -32,10 +29,14 @@ use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** The next coat's liquid attacks the one below in the state it is in (table in handbook 2). */
+#[Says(
+    'The next coat\'s liquid attacks the one below in the state it is in.',
+    speaks: [Severity::Stop, Severity::Think, Severity::Note],
+    rests: 'Handbook 2, What attacks what',
+)]
 final class SolventAttack implements Judges, OrdersHolds
 {
-    private const DAY = 86400;
+    public const DAY = 86400;
 
     public function id(): string
     {
@@ -87,43 +88,11 @@ final class SolventAttack implements Judges, OrdersHolds
 
     private function stop(Outlook $outlook, Area $area, Layer $below, Layer $above, Effect $effect): Finding
     {
-        $fixes = $above->isPlanned() ? $this->waysOut($outlook, $area, $below, $above) : [
+        $fixes = $above->isPlanned() ? SolventFixes::waysOut($outlook, $area, $below, $above) : [
             Say::look($outlook, $this->id().':'.$area->id, [$area->id], 'Look it over once it is cured; flat what wrinkled', WaitKind::Cured),
         ];
 
         return new Finding($this->id(), Severity::Stop, "{$above->word()} on {$below->word()}: it {$effect->value}", ucfirst($above->product?->liquid()->value ?? '')." gets into {$below->below()->value} and it {$effect->value}, however thin the coat.", [$area->id], $outlook->stepsOf($above), $fixes, rests: $below->mark);
-    }
-
-    /** @return list<Fix> */
-    private function waysOut(Outlook $outlook, Area $area, Layer $below, Layer $above): array
-    {
-        $context = $outlook->context;
-        $product = $above->product;
-        $target = $above->operation->value.'/'.$above->purpose;
-        $areas = [];
-        foreach ($context->kit->areas as $other) {
-            $same = $context->breakdown->pieceOfArea[$other->id] === $context->breakdown->pieceOfArea[$area->id];
-            if ($same && array_filter($outlook->stack($other->id), static fn (Layer $l): bool => $l->operation === $above->operation && $l->purpose === $above->purpose) !== []) {
-                $areas[] = $other->id;
-            }
-        }
-        $barrier = $context->shelf->pick(Role::Varnish, static fn ($p): bool => $p->family->liquid()->value === 'water', Family::WaterVarnish, Sheen::Satin);
-        $edits = [Edit::insert(new Inserted(Id::from('barrier', $target, ...$areas), Operation::Barrier, $areas === [] ? [$area->id] : $areas, "Spray a barrier of {$barrier->name}", $target, product: $barrier->id, coats: 2))];
-        if ($product !== null && AttackTable::after($barrier->family->below(), $product->liquid())->ordersMist()) {
-            $edits[] = Edit::pin(new Pin(Id::from('mist', $target, $area->id), $above->operation, $context->breakdown->pieceOfArea[$area->id] ?? null, $above->purpose, coatKind: CoatKind::Mist));
-        }
-        $fixes = [new Fix('Put a water-acrylic barrier between, then mist coats', $edits)];
-        $aged = $product === null ? null : AttackTable::aged($below->below(), $product->liquid());
-        $first = $outlook->stepsOf($above)[0] ?? null;
-        if ($aged !== null && $first !== null && ! $below->isPlanned()) {
-            $at = $below->lastCoat()->atEpoch + $aged[0] * self::DAY;
-            $fixes[] = new Fix("Wait until {$aged[0]} days have passed, then mist coats only", [
-                Edit::add('notBefore', (new NotBefore(Id::from('wait', $first), $first, $at))->toArray()),
-                Edit::pin(new Pin(Id::from('mist', $target, $area->id), $above->operation, $context->breakdown->pieceOfArea[$area->id] ?? null, $above->purpose, coatKind: CoatKind::Mist)),
-            ]);
-        }
-
-        return $fixes;
     }
 
     private function mist(Outlook $outlook, Area $area, Layer $below, Layer $above): Finding

@@ -9,12 +9,17 @@ use AmberStep\Core\Material\Effect;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\Stacks;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** A pair the table marks "try", never logged as tried: a spoon first, once for each pair. */
+#[Says(
+    'A pair of paint and ground that is not sure: a spoon of it first, once for each pair.',
+    speaks: [Severity::Note],
+    rests: 'Handbook 2, What attacks what: try',
+)]
 final class TestFirst implements Judges
 {
     public function id(): string

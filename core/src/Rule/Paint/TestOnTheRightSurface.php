@@ -8,12 +8,17 @@ use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\TestSurface;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** A test on paper lies: paper drinks. */
+#[Says(
+    'A test on paper lies: paper drinks.',
+    speaks: [Severity::Note],
+    rests: 'What the test is sprayed on',
+)]
 final class TestOnTheRightSurface implements Judges
 {
     public function id(): string

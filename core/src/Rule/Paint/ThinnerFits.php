@@ -11,11 +11,16 @@ use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** A thinner outside the family's list: water acrylic curdles in alcohol or lacquer thinner. */
+#[Says(
+    'A thinner outside the family\'s list: water acrylic curdles in alcohol or lacquer thinner.',
+    speaks: [Severity::Stop],
+    rests: 'Handbook 2, Paint families: thinners',
+)]
 final class ThinnerFits implements Judges
 {
     public function id(): string

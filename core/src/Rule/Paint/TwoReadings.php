@@ -7,11 +7,16 @@ namespace AmberStep\Core\Rule\Paint;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** A figure or a name of a recipe can be read two ways: it asks, and the recipe stays unverified until somebody answers. */
+#[Says(
+    'A figure or a name of a recipe can be read two ways: it asks, and the recipe stays unverified until somebody answers.',
+    speaks: [Severity::Think],
+    rests: 'Handbook 4, Parts: what a percentage is of',
+)]
 final class TwoReadings implements Judges
 {
     public function id(): string

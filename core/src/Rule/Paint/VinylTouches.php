@@ -16,12 +16,17 @@ use AmberStep\Core\Material\Substrate;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** Soft vinyl melts the styrene, panes and paint it rests on, unless water acrylic lies between. */
+#[Says(
+    'Soft vinyl melts the styrene, panes and paint it rests on, unless water acrylic lies between.',
+    speaks: [Severity::Think],
+    rests: 'What soft vinyl rests on',
+)]
 final class VinylTouches implements Judges
 {
     public function id(): string

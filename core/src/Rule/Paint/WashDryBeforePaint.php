@@ -9,13 +9,18 @@ use AmberStep\Core\Material\DriesBy;
 use AmberStep\Core\Rule\OrdersHolds;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Operation;
 
-/** A piece is washed after sanding and dry before paint: 24 h in the room, 4 h once blown off. */
+#[Says(
+    'A piece is washed after sanding and dry before paint: 24 h in the room, 4 h once blown off.',
+    speaks: [],
+    rests: '24 h in the room, 4 h once blown off',
+)]
 final class WashDryBeforePaint implements OrdersHolds, OrdersSteps
 {
     private const DRY_MINUTES = 24 * 60;

@@ -13,12 +13,17 @@ use AmberStep\Core\Material\Substrate;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** Alcohol, cleaner or solvent on acrylic paint, acrylic sheet or clear parts takes off what it should clean. */
+#[Says(
+    'Alcohol, cleaner or solvent on acrylic paint, acrylic sheet or clear parts takes off what it should clean.',
+    speaks: [Severity::Stop],
+    rests: 'Handbook 2, What attacks what',
+)]
 final class WipeStrips implements Judges
 {
     public function id(): string

@@ -6,12 +6,17 @@ namespace AmberStep\Core\Rule\Room;
 
 use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Rule\OrdersHolds;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
 
-/** Nobody sands in a room where paint is tacky: the dust settles in it. */
+#[Says(
+    'Nobody sands in a room where paint is tacky: the dust settles in it.',
+    speaks: [],
+    rests: 'Handbook 2, Paint families: touch dry',
+)]
 final class Dust implements OrdersHolds
 {
     public function id(): string

@@ -12,6 +12,7 @@ use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersHolds;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
@@ -21,7 +22,11 @@ use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** A cabinet above the plastic's limit warps it; wet solvent in the warm burns. */
+#[Says(
+    'A cabinet above the plastic\'s limit warps it; wet solvent in the warm burns.',
+    speaks: [Severity::Stop],
+    rests: 'Handbook 2, Plastics and heat',
+)]
 final class HeatLimit implements Judges, OrdersHolds
 {
     /** Seconds in the closed box before the heat: a night. */

@@ -13,10 +13,15 @@ use AmberStep\Core\Material\Liquid;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Work\Severity;
 
-/** Paint sprayed in air that is too cold, too damp or near its dew point: no film, blush, dust in wet paint. */
+#[Says(
+    'Paint sprayed in air that is too cold, too damp or near its dew point: no film, blush, dust in wet paint.',
+    speaks: [Severity::Stop, Severity::Think],
+    rests: 'Handbook 4, Dew point: 15 to 28 °C, to 70 % RH, gloss to 60 %',
+)]
 final class RoomFit implements Judges
 {
     public function id(): string

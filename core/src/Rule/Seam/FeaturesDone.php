@@ -11,12 +11,17 @@ use AmberStep\Core\Kit\FeatureKind;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** A part with a list of panel lines, rivets or welds is not closed under primer while one of them is unticked. */
+#[Says(
+    'A part with a list of panel lines, rivets or welds is not closed under primer while one of them is unticked.',
+    speaks: [Severity::Stop],
+    rests: 'The list of features of the part',
+)]
 final class FeaturesDone implements Judges
 {
     public function id(): string

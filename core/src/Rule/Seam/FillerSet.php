@@ -11,6 +11,7 @@ use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersHolds;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Hold;
@@ -19,7 +20,11 @@ use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** Filler is cut back once it is through, since a skin drags out; and superglue before it is harder than the plastic. */
+#[Says(
+    'Filler is cut back once it is through, since a skin drags out; and superglue before it is harder than the plastic.',
+    speaks: [Severity::Think],
+    rests: 'Handbook 2, Fillers: when each may be cut back, and until when',
+)]
 final class FillerSet implements Judges, OrdersHolds
 {
     /** mm: what is low in primer is filled with a skim of putty, never deeper. */

@@ -6,10 +6,15 @@ namespace AmberStep\Core\Rule\Seam;
 
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Work\Severity;
 
-/** A ring in the primer round filler is a gap, a stain or nothing: a dark coat on it tells which, before more paint hides it. */
+#[Says(
+    'A ring in the primer round filler is a gap, a stain or nothing: a dark coat on it tells which, before more paint hides it.',
+    speaks: [Severity::Think],
+    rests: 'A ring judged as gap, stain or good',
+)]
 final class Halo implements Judges
 {
     public function id(): string

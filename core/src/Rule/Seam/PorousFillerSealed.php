@@ -14,12 +14,17 @@ use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Material\Filler;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** Water putty drinks paint: without primer or a sealing coat over it, it shows as a dull patch. */
+#[Says(
+    'Water putty drinks paint: without primer or a sealing coat over it, it shows as a dull patch.',
+    speaks: [Severity::Think],
+    rests: 'Handbook 2, Fillers: water putty',
+)]
 final class PorousFillerSealed implements Judges
 {
     private const SEALING = [Operation::Prime, Operation::Barrier, Operation::Seal, Operation::Gloss];

@@ -9,12 +9,17 @@ use AmberStep\Core\Kit\FlawKind;
 use AmberStep\Core\Kit\Place;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
-/** A line where no joint is, or on clear plastic, may belong there: it is looked at before it is sanded off. */
+#[Says(
+    'A line where no joint is, or on clear plastic, may belong there: it is looked at before it is sanded off.',
+    speaks: [Severity::Think],
+    rests: 'Where joints are',
+)]
 final class RealDetail implements Judges
 {
     public function id(): string

@@ -10,11 +10,16 @@ use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\KitOption;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Work\Severity;
 
-/** The kit offers alternatives: until one is chosen all of them are planned. What is not chosen is parked (Parking). */
+#[Says(
+    'The kit offers alternatives: until one is chosen all of them are planned; what is not chosen is parked.',
+    speaks: [Severity::Think],
+    rests: 'The alternatives of the kit',
+)]
 final class OptionParts implements Judges
 {
     public function id(): string

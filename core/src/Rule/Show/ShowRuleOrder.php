@@ -7,10 +7,15 @@ namespace AmberStep\Core\Rule\Show;
 use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Say;
+use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 
-/** What a show asks for has its place in the plan; what it forbids is parked (Parking) and its steps are gone. */
+#[Says(
+    'What a show asks for has its place in the plan; what it forbids is parked and its steps are gone.',
+    speaks: [],
+    rests: 'What the show asks for and forbids',
+)]
 final class ShowRuleOrder implements OrdersSteps
 {
     public function id(): string
