@@ -23,6 +23,9 @@ final class Sequencer
     /** @var array<string, array<string, true>> */
     private array $after = [];
 
+    /** @var array<string, int> place in the order, once it is found */
+    private array $ordered = [];
+
     /**
      * @param  array<string, Step>  $steps
      * @param  iterable<Constraint>  $constraints
@@ -76,13 +79,18 @@ final class Sequencer
             }
         }
 
+        $this->ordered = array_flip($out);
+
         return $out;
     }
 
-    /** @return list<Constraint> the constraints a step waits on */
+    /** @return list<Constraint> the constraints a step waits on, what lets it go last first */
     public function waitsOn(string $key): array
     {
-        return array_values($this->before[$key] ?? []);
+        $before = $this->before[$key] ?? [];
+        uksort($before, fn (string $a, string $b): int => $this->ordered[$b] <=> $this->ordered[$a]);
+
+        return array_values($before);
     }
 
     /** @return array<string, int> */
