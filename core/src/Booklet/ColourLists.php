@@ -66,7 +66,7 @@ final readonly class ColourLists
     {
         $part = $kit->numbered($callout->number);
 
-        return $part === null ? [] : array_values(array_filter($kit->areas, static fn (Area $a): bool => $a->part === $part->id && ($callout->clear ? $a->isPane() : in_array($callout->colour, [$a->intent->colour, $a->intent->insideColour], true))));
+        return $part === null ? [] : array_values(array_filter($kit->areasOf($part->id), static fn (Area $a): bool => $callout->clear ? $a->isPane() : in_array($callout->colour, [$a->intent->colour, $a->intent->insideColour], true)));
     }
 
     /** @param  list<Area>  $areas */
@@ -84,7 +84,7 @@ final readonly class ColourLists
     private static function ofArea(Area $area, string $colour, Kit $kit, Breakdown $breakdown, ModelState $surface): ListItem
     {
         $part = $kit->partsById[$area->part];
-        $name = count(array_filter($kit->areas, static fn (Area $a): bool => $a->part === $area->part)) > 1 ? "{$part->name}, {$area->name}" : $part->name;
+        $name = count($kit->areasOf($area->part)) > 1 ? "{$part->name}, {$area->name}" : $part->name;
 
         return new ListItem($area->id, $colour, $name.($area->intent->colour === $colour ? '' : ', inside colour'), $part->number, $part->bookletStep, $breakdown->pieceAt($area->id)?->name,
             [], $area->measuredCm2 === null ? $area->size : Size::nearest($area->measuredCm2 / $part->count), $area->cm2(), $part->count, false, $part->letsLight, $area->face === Face::Inside,

@@ -9,8 +9,6 @@ use DateTimeZone;
 /** How a room goes through the day: warm and dry in the afternoon, cold and damp towards morning. */
 final readonly class DailyCycle
 {
-    public const STEP_MINUTES = 15;
-
     /** @param  float  $warmestHour wall-clock hour of the day's highest temperature */
     public function __construct(
         public float $lowC,

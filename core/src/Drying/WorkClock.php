@@ -9,7 +9,7 @@ use AmberStep\Core\Material\DriesBy;
 
 /**
  * Waits as work (handbook 4): each minute adds 1/(wait under that minute's air), and the wait is over
- * when the sum is 1. The air is taken as constant between readings and within quarter hours of the cycle.
+ * when the sum is 1. The air is constant within quarter hours; in the cabinet, from going in to coming out.
  */
 final class WorkClock
 {
@@ -18,11 +18,8 @@ final class WorkClock
     /** Further than this nobody plans. */
     private const MOST_DAYS = 1500;
 
-    /** @var array<string, array<int, array{non-empty-list<int>, non-empty-list<float>, non-empty-list<float>}>> begins, rates and sums, by kind and day */
-    private array $sums = [];
-
-    /** @var array<string, float> */
-    private array $cycleRates = [];
+    /** @var array<string, array{non-empty-list<float>, non-empty-list<float>}> rates by quarter hour, and work done by the beginning of each, by kind and what marks the day */
+    private array $days = [];
 
     public function __construct(public readonly Room $room)
     {
@@ -49,77 +46,75 @@ final class WorkClock
     /** @param  list<CabinetStay>  $stays */
     private function walk(int $from, float $work, DriesBy $by, array $stays): float
     {
-        $kind = $by === DriesBy::Water ? 'moist' : 'warm';
         $t = $from;
         for ($day = intdiv($from, self::DAY), $last = $day + self::MOST_DAYS; $day < $last; $day++) {
-            if ($stays === [] || ! $this->stayOn($day, $stays)) {
-                $sums = $this->sums[$kind][$day] ??= $this->sumsOf($day, $by);
-                $goal = self::workAt($sums, $t) + $work;
-                if ($goal <= $sums[2][count($sums[0])] + 1e-9) {
-                    return self::timeOf($sums, $goal);
+            $begin = $day * self::DAY;
+            if ($stays === [] || ! self::stayOn($day, $stays)) {
+                [$rates, $sums] = $this->day($day, $by);
+                $slot = intdiv($t - $begin, Room::SLOT);
+                $goal = $sums[$slot] + ($t - $begin - $slot * Room::SLOT) * $rates[$slot] + $work;
+                $all = $sums[count($rates)];
+                if ($goal <= $all + 1e-9) {
+                    return $begin + self::timeOf($rates, $sums, $goal);
                 }
-                $work = $goal - $sums[2][count($sums[0])];
+                $work = $goal - $all;
             } else {
-                foreach ($this->stretches($day, $by, $stays, $t) as [$begin, $end, $rate]) {
-                    if ($work <= ($end - $begin) * $rate + 1e-9) {
-                        return $begin + $work / $rate;
+                foreach ($this->stretches($day, $by, $stays, $t) as [$start, $end, $rate]) {
+                    if ($work <= ($end - $start) * $rate + 1e-9) {
+                        return $start + $work / $rate;
                     }
-                    $work -= ($end - $begin) * $rate;
+                    $work -= ($end - $start) * $rate;
                 }
             }
-            $t = ($day + 1) * self::DAY;
+            $t = $begin + self::DAY;
         }
 
         return $t;
     }
 
     /**
-     * A day's stretches with the work done by the beginning of each, so that any moment of it is found by halving.
+     * A day's rates with the work done by the beginning of each quarter hour, so that any moment of it is found by
+     * halving. Days that are forecast alike share them.
      *
-     * @return array{non-empty-list<int>, non-empty-list<float>, non-empty-list<float>} begins, rates, work by each begin and by the end
+     * @return array{non-empty-list<float>, non-empty-list<float>} rates, and work by each beginning and by the end
      */
+    private function day(int $day, DriesBy $by): array
+    {
+        return $this->days[($by === DriesBy::Water ? 'moist ' : 'warm ').$this->room->dayMark($day)] ??= $this->sumsOf($day, $by);
+    }
+
+    /** @return array{non-empty-list<float>, non-empty-list<float>} */
     private function sumsOf(int $day, DriesBy $by): array
     {
-        $stretches = $this->ratesOf($day, $by);
+        $rates = [];
         $sums = [0.0];
-        foreach ($stretches as $i => [$begin, $rate]) {
-            $sums[] = $sums[$i] + (($stretches[$i + 1][0] ?? ($day + 1) * self::DAY) - $begin) * $rate;
+        for ($i = 0; $i < self::DAY / Room::SLOT; $i++) {
+            $rates[] = $rate = 1 / Factors::air($by, $this->room->at($day * self::DAY + $i * Room::SLOT));
+            $sums[] = $sums[$i] + Room::SLOT * $rate;
         }
 
-        return [array_map(static fn (array $s): int => $s[0], $stretches), array_map(static fn (array $s): float => $s[1], $stretches), $sums];
+        return [$rates === [] ? [1.0] : $rates, $sums];
     }
 
-    /** @param  array{non-empty-list<int>, non-empty-list<float>, non-empty-list<float>}  $sums */
-    private static function workAt(array $sums, int $t): float
-    {
-        $i = self::lastNotOver($sums[0], $t);
-
-        return $sums[2][$i] + ($t - $sums[0][$i]) * $sums[1][$i];
-    }
-
-    /** @param  array{non-empty-list<int>, non-empty-list<float>, non-empty-list<float>}  $sums */
-    private static function timeOf(array $sums, float $work): float
-    {
-        $i = min(self::lastNotOver($sums[2], $work), count($sums[0]) - 1);
-
-        return $sums[0][$i] + ($work - $sums[2][$i]) / $sums[1][$i];
-    }
-
-    /** @param  non-empty-list<int|float>  $sorted that begin at or under $value */
-    private static function lastNotOver(array $sorted, int|float $value): int
+    /**
+     * @param  non-empty-list<float>  $rates
+     * @param  non-empty-list<float>  $sums
+     * @return float seconds of the day
+     */
+    private static function timeOf(array $rates, array $sums, float $work): float
     {
         $low = 0;
-        $high = count($sorted);
+        $high = count($rates);
         while ($high - $low > 1) {
             $middle = ($low + $high) >> 1;
-            if ($sorted[$middle] <= $value) {
+            if ($sums[$middle] <= $work) {
                 $low = $middle;
             } else {
                 $high = $middle;
             }
         }
 
-        return $low;
+        return $low * Room::SLOT + ($work - $sums[$low]) / $rates[$low];
     }
 
     /**
@@ -128,47 +123,9 @@ final class WorkClock
      */
     private function stretches(int $day, DriesBy $by, array $stays, int $from): array
     {
-        $end = ($day + 1) * self::DAY;
-        $rates = $this->withStays($this->ratesOf($day, $by), $end, $stays, $by);
-        $out = [];
-        foreach ($rates as $i => [$begin, $rate]) {
-            $until = $rates[$i + 1][0] ?? $end;
-            if ($until > $from) {
-                $out[] = [max($begin, $from), $until, $rate];
-            }
-        }
-
-        return $out;
-    }
-
-    /** @return non-empty-list<array{int, float}> */
-    private function ratesOf(int $day, DriesBy $by): array
-    {
         $begin = $day * self::DAY;
-
-        return array_map(fn (int $t): array => [$t, $this->rate($t, $by)], [$begin, ...$this->room->changesBetween($begin, $begin + self::DAY)]);
-    }
-
-    private function rate(int $t, DriesBy $by): float
-    {
-        $cycle = $this->room->cycle;
-        if ($cycle === null || $t <= $this->room->nowEpoch) {
-            return 1 / Factors::air($by, $this->room->at($t));
-        }
-        $key = $by->value.(($t + $cycle->zone->getOffset(new \DateTimeImmutable('@'.$t))) % self::DAY);
-
-        return $this->cycleRates[$key] ??= 1 / Factors::air($by, $cycle->at($t));
-    }
-
-    /**
-     * @param  list<array{int, float}>  $rates
-     * @param  list<CabinetStay>  $stays
-     * @return list<array{int, float}>
-     */
-    private function withStays(array $rates, int $end, array $stays, DriesBy $by): array
-    {
-        $times = array_column($rates, 0);
-        $begin = $times[0] ?? $end;
+        $end = $begin + self::DAY;
+        $times = range($begin, $end - 1, Room::SLOT);
         foreach ($stays as $stay) {
             foreach ([$stay->fromEpoch, $stay->untilEpoch] as $t) {
                 if ($t !== null && $t > $begin && $t < $end) {
@@ -178,8 +135,15 @@ final class WorkClock
         }
         $times = array_values(array_unique($times));
         sort($times);
+        $out = [];
+        foreach ($times as $i => $start) {
+            $until = $times[$i + 1] ?? $end;
+            if ($until > $from) {
+                $out[] = [max($start, $from), $until, $this->rateWithStays($start, $stays, $by)];
+            }
+        }
 
-        return array_map(fn (int $t): array => [$t, $this->rateWithStays($t, $stays, $by)], $times);
+        return $out;
     }
 
     /** @param  list<CabinetStay>  $stays */
@@ -191,11 +155,11 @@ final class WorkClock
             }
         }
 
-        return $this->rate($t, $by);
+        return 1 / Factors::air($by, $this->room->at($t));
     }
 
     /** @param  list<CabinetStay>  $stays */
-    private function stayOn(int $day, array $stays): bool
+    private static function stayOn(int $day, array $stays): bool
     {
         foreach ($stays as $stay) {
             if ($stay->fromEpoch < ($day + 1) * self::DAY && ($stay->untilEpoch ?? PHP_INT_MAX) > $day * self::DAY) {

@@ -47,11 +47,6 @@ final readonly class Edge
         return $edge;
     }
 
-    public function touches(string $areaId): bool
-    {
-        return $this->areas[0] === $areaId || $this->areas[1] === $areaId;
-    }
-
     /** @return array<string, mixed> */
     public function toArray(): array
     {

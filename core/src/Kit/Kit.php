@@ -36,6 +36,15 @@ final readonly class Kit
     /** @var array<string, Feature> */
     public array $featuresById;
 
+    /** @var array<string, list<Area>> */
+    private array $areasByPart;
+
+    /** @var array<int|string, Part> by number of the booklet, in small letters */
+    private array $partsByNumber;
+
+    /** @var array<string, list<Edge>> by each of the two areas that meet there */
+    private array $edgesByArea;
+
     /**
      * @param  float  $scale  72 for 1/72
      * @param  list<Part>  $parts
@@ -93,6 +102,22 @@ final readonly class Kit
         $this->labelsById = self::byId($pieces);
         $this->flawsById = self::byId($flaws);
         $this->featuresById = self::byId($features);
+        $byArea = $byPart = $byNumber = [];
+        foreach ($edges as $edge) {
+            $byArea[$edge->areas[0]][] = $edge;
+            $byArea[$edge->areas[1]][] = $edge;
+        }
+        foreach ($areas as $area) {
+            $byPart[$area->part][] = $area;
+        }
+        foreach ($parts as $part) {
+            if ($part->number !== null) {
+                $byNumber[mb_strtolower($part->number)] ??= $part;
+            }
+        }
+        $this->edgesByArea = $byArea;
+        $this->areasByPart = $byPart;
+        $this->partsByNumber = $byNumber;
     }
 
     /** @throws BadDocument with every problem found */
@@ -140,18 +165,6 @@ final readonly class Kit
         return $id === null ? null : $this->coloursById[$id] ?? null;
     }
 
-    /** @return int|null the moment the user fixed for a step, epoch seconds */
-    public function exactly(string $stepKey): ?int
-    {
-        foreach ($this->notBefore as $pin) {
-            if ($pin->step === $stepKey && $pin->exactly) {
-                return $pin->atEpoch;
-            }
-        }
-
-        return null;
-    }
-
     /** The name of an area, joint, flaw, feature, piece or part; null where there is no such thing. */
     public function nameOf(string $id): ?string
     {
@@ -161,13 +174,13 @@ final readonly class Kit
     /** The part that carries a number of the booklet. */
     public function numbered(string $number): ?Part
     {
-        foreach ($this->parts as $part) {
-            if ($part->number !== null && mb_strtolower($part->number) === mb_strtolower($number)) {
-                return $part;
-            }
-        }
+        return $this->partsByNumber[mb_strtolower($number)] ?? null;
+    }
 
-        return null;
+    /** @return list<Area> */
+    public function areasOf(string $partId): array
+    {
+        return $this->areasByPart[$partId] ?? [];
     }
 
     public function demands(ShowDemand $demand): bool
@@ -190,7 +203,28 @@ final readonly class Kit
     /** @return list<Edge> */
     public function edgesOf(string $areaId): array
     {
-        return array_values(array_filter($this->edges, static fn (Edge $e): bool => $e->touches($areaId)));
+        return $this->edgesByArea[$areaId] ?? [];
+    }
+
+    /**
+     * Where a set of areas ends: edges that one of them has with an area outside it.
+     *
+     * @param  list<string>  $areaIds
+     * @return list<Edge>
+     */
+    public function edgesRound(array $areaIds): array
+    {
+        $own = array_fill_keys($areaIds, true);
+        $round = [];
+        foreach ($areaIds as $id) {
+            foreach ($this->edgesOf($id) as $edge) {
+                if (! isset($own[$edge->areas[0]], $own[$edge->areas[1]])) {
+                    $round[] = $edge;
+                }
+            }
+        }
+
+        return $round;
     }
 
     /**

@@ -31,4 +31,22 @@ final readonly class NotBefore
     {
         return ['id' => $this->id, 'step' => $this->step, 'at' => Instant::format($this->atEpoch), 'exactly' => $this->exactly];
     }
+
+    /**
+     * Moments the user fixed, among all that was set.
+     *
+     * @param  list<self>  $set
+     * @return array<string, int> epoch seconds by step key
+     */
+    public static function fixed(array $set): array
+    {
+        $fixed = [];
+        foreach ($set as $pin) {
+            if ($pin->exactly) {
+                $fixed[$pin->step] ??= $pin->atEpoch;
+            }
+        }
+
+        return $fixed;
+    }
 }

@@ -128,8 +128,8 @@ final readonly class MaskSteps
     private function medium(array $ids, array $later): Medium
     {
         $soft = $hard = $tight = false;
-        foreach ($this->kit->edges as $edge) {
-            if (count(array_intersect($edge->areas, $ids)) !== 1 || array_intersect($edge->areas, $later) === []) {
+        foreach ($this->kit->edgesRound($ids) as $edge) {
+            if (array_intersect($edge->areas, $later) === []) {
                 continue;
             }
             $soft = $soft || $edge->kind !== EdgeKind::Hard;

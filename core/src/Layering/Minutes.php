@@ -59,10 +59,8 @@ final class Minutes
         $medium = $step->medium ?? Medium::PaperTape;
         $sprayed = $medium === Medium::LiquidMask && $house->says('liquid-mask', 'spray');
         $minutes = 0.0;
-        foreach ($kit->edges as $edge) {
-            if (count(array_intersect($edge->areas, $step->targets)) === 1) {
-                $minutes += $edge->mm / 10 * ($sprayed ? self::SCORING : $medium->minutesPerCm($edge->curve->value));
-            }
+        foreach ($kit->edgesRound($step->targets) as $edge) {
+            $minutes += $edge->mm / 10 * ($sprayed ? self::SCORING : $medium->minutesPerCm($edge->curve->value));
         }
 
         // The field behind the edge is covered at 0.05 min per cm²; a film is its own cover; a sprayed mask is one pass and a rinse.

@@ -59,7 +59,7 @@ final class Compiler
             }
         }
         $waits = new Waits($clock, $surface->learned);
-        $world = new World($kit, $house, $breakdown, clone $surface, $waits);
+        $world = new World($kit, $house, $breakdown, clone $surface, $waits, $nowEpoch);
         $scheduler = new Scheduler($context, $world, $rules, $sequence, $calendar, $room);
         $planned = $scheduler->run($left);
         $outlook = new Outlook($context, $planned, $world->surface, $waits, $standing, $breaches, $sequence->circles);
@@ -92,8 +92,8 @@ final class Compiler
             if ($step === null) {
                 return;
             }
-            $world = new World($kit, $house, $breakdown, $before, $waits ??= new Waits($clock, $before->learned));
-            foreach ($rules->holds as $rule) {
+            $world = new World($kit, $house, $breakdown, $before, $waits ??= new Waits($clock, $before->learned), $event->atEpoch);
+            foreach ($rules->holding($step->operation) as $rule) {
                 foreach ($rule->holds($step, $world) as $hold) {
                     if ($hold->covers($event->atEpoch) && $hold->untilEpoch - $event->atEpoch > self::GRACE_SECONDS) {
                         $breaches[] = new Breach($event, $hold);

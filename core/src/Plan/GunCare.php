@@ -45,7 +45,13 @@ final class GunCare
     /** The paint is in the gun: to go on with it saves a rinse and a mix. */
     public function isLoadedFor(Step $step, int $nowEpoch): bool
     {
-        return $this->dirty !== null && $step->operation->sprays() && $step->product?->id === $this->dirty[0]->id && $nowEpoch - $this->dirty[1] < self::STAYS_IN_THE_GUN;
+        return $step->operation->sprays() && $step->product !== null && $step->product->id === $this->loadedWith($nowEpoch);
+    }
+
+    /** @return string|null the paint in the gun, while to go on with it saves a rinse and a mix */
+    public function loadedWith(int $nowEpoch): ?string
+    {
+        return $this->dirty !== null && $nowEpoch - $this->dirty[1] < self::STAYS_IN_THE_GUN ? $this->dirty[0]->id : null;
     }
 
     /** Whether the gun has to be cleaned before a step that is begun at a moment and takes so many minutes. */

@@ -23,6 +23,9 @@ final class Sequencer
     /** @var array<string, array<string, true>> */
     private array $after = [];
 
+    /** @var array<string, list<Constraint>> what each step waits on */
+    private array $known = [];
+
     /** @var array<string, int> place in the order, once it is found */
     private array $ordered = [];
 
@@ -87,10 +90,19 @@ final class Sequencer
     /** @return list<Constraint> the constraints a step waits on, what lets it go last first */
     public function waitsOn(string $key): array
     {
-        $before = $this->before[$key] ?? [];
-        uksort($before, fn (string $a, string $b): int => $this->ordered[$b] <=> $this->ordered[$a]);
+        return $this->known[$key] ??= $this->lastFirst($key);
+    }
 
-        return array_values($before);
+    /** @return list<Constraint> */
+    private function lastFirst(string $key): array
+    {
+        $byPlace = [];
+        foreach ($this->before[$key] ?? [] as $before => $constraint) {
+            $byPlace[$this->ordered[$before]] = $constraint;
+        }
+        krsort($byPlace);
+
+        return array_values($byPlace);
     }
 
     /** @return array<string, int> */

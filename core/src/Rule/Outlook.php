@@ -15,8 +15,14 @@ use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Work\Operation;
 
 /** The plan as the judging rules see it: what is there, what is coming, and how it will end up. */
-final readonly class Outlook
+final class Outlook
 {
+    /** @var array<string, list<PlannedStep>>|null what is left, by each target */
+    private ?array $byTarget = null;
+
+    /** @var array<string, list<PlannedStep>>|null what is left, by piece */
+    private ?array $byPiece = null;
+
     /**
      * @param  array<string, PlannedStep>  $left  what is left to do, by key, in order
      * @param  ModelState  $final  the surface once all of it is done
@@ -25,13 +31,13 @@ final readonly class Outlook
      * @param  list<Circle>  $circles
      */
     public function __construct(
-        public Context $context,
-        public array $left,
-        public ModelState $final,
-        public Waits $waits,
-        public array $events,
-        public array $breaches,
-        public array $circles,
+        public readonly Context $context,
+        public readonly array $left,
+        public readonly ModelState $final,
+        public readonly Waits $waits,
+        public readonly array $events,
+        public readonly array $breaches,
+        public readonly array $circles,
     ) {
     }
 
@@ -39,6 +45,34 @@ final readonly class Outlook
     public function stack(string $areaId): array
     {
         return $this->final->area($areaId)->layers;
+    }
+
+    /** @return list<PlannedStep> what is left to do on an area, joint or piece, in order */
+    public function leftOn(string $target): array
+    {
+        if ($this->byTarget === null) {
+            $this->byTarget = [];
+            foreach ($this->left as $planned) {
+                foreach ($planned->step->targets as $each) {
+                    $this->byTarget[$each][] = $planned;
+                }
+            }
+        }
+
+        return $this->byTarget[$target] ?? [];
+    }
+
+    /** @return list<PlannedStep> what is left to do on a piece, in order */
+    public function leftOfPiece(string $pieceId): array
+    {
+        if ($this->byPiece === null) {
+            $this->byPiece = [];
+            foreach ($this->left as $planned) {
+                $this->byPiece[$planned->step->pieceId][] = $planned;
+            }
+        }
+
+        return $this->byPiece[$pieceId] ?? [];
     }
 
     public function isLeft(string $key): bool
@@ -66,9 +100,9 @@ final readonly class Outlook
     /** The next coat still to be laid on an area, as "operation/purpose": where a remedy goes in front. */
     public function nextCoatOn(string $areaId): ?string
     {
-        foreach ($this->left as $planned) {
+        foreach ($this->leftOn($areaId) as $planned) {
             $step = $planned->step;
-            if (($step->operation->leavesLayer() || $step->operation === Operation::Decal) && ! $step->isRemedy() && in_array($areaId, $step->targets, true)) {
+            if (($step->operation->leavesLayer() || $step->operation === Operation::Decal) && ! $step->isRemedy()) {
                 return $step->operation->value.'/'.$step->counted();
             }
         }

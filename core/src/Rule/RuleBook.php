@@ -4,24 +4,35 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule;
 
+use AmberStep\Core\Work\Operation;
+
 /** All rules. Their order here means nothing: no result depends on it. */
-final readonly class RuleBook
+final class RuleBook
 {
+    /** @var array<string, list<OrdersHolds>> */
+    private array $holding = [];
+
     /** @var list<OrdersSteps> */
-    public array $orders;
+    public readonly array $orders;
 
     /** @var list<OrdersHolds> */
-    public array $holds;
+    public readonly array $holds;
 
     /** @var list<Judges> */
-    public array $judges;
+    public readonly array $judges;
 
     /** @param  list<Rule>  $rules */
-    public function __construct(public array $rules)
+    public function __construct(public readonly array $rules)
     {
         $this->orders = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof OrdersSteps));
         $this->holds = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof OrdersHolds));
         $this->judges = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof Judges));
+    }
+
+    /** @return list<OrdersHolds> rules that may hold steps of an operation */
+    public function holding(Operation $operation): array
+    {
+        return $this->holding[$operation->value] ??= array_values(array_filter($this->holds, static fn (OrdersHolds $r): bool => $r->concerns($operation)));
     }
 
     public static function ofTheTrade(): self

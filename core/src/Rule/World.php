@@ -11,12 +11,38 @@ use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\AreaState;
 use AmberStep\Core\Log\ModelState;
+use AmberStep\Core\Step\Hold;
 
 /** The model as it is, or as it will be by then, with its clocks: what hold rules look at. */
-final readonly class World
+final class World
 {
-    public function __construct(public Kit $kit, public HouseRules $house, public Breakdown $breakdown, public ModelState $surface, public Waits $waits)
-    {
+    /** @var array<string, int> grows with each thing done to a piece */
+    private array $versions = [];
+
+    /** @var array<string, int> grows with each thing done to a piece, or to one it hangs on */
+    private array $moved = [];
+
+    private int $version = 0;
+
+    private ?Assemblies $assemblies = null;
+
+    /** @var array<string, array{int, list<Hold>}> holds of a piece by rule, with the version they were worked out at */
+    private array $ofPieces = [];
+
+    /** @var array<string, array{int, list<Hold>}> the same of all that hangs on a piece */
+    private array $gates = [];
+
+    /** @var array<string, list<Joint>>|null joints by each piece they touch */
+    private ?array $joints = null;
+
+    public function __construct(
+        public readonly Kit $kit,
+        public readonly HouseRules $house,
+        public readonly Breakdown $breakdown,
+        public readonly ModelState $surface,
+        public readonly Waits $waits,
+        public readonly int $nowEpoch,
+    ) {
     }
 
     public function state(string $areaId): AreaState
@@ -25,36 +51,138 @@ final readonly class World
     }
 
     /**
-     * Ids of all areas that move when a piece is handled: its own, and those of pieces already attached to it.
+     * Something was done to pieces: what rests on them, and on what hangs on them, is worked out anew.
      *
-     * @return list<string>
+     * @param  list<string>  $pieceIds
      */
-    public function handledWith(string $pieceId): array
+    public function changed(array $pieceIds, bool $attached): void
     {
-        $pieces = [$pieceId => true];
-        do {
-            $before = count($pieces);
-            foreach ($this->kit->joints as $joint) {
-                if ($this->isAttached($joint)) {
-                    [$a, $b] = $this->breakdown->sides($joint);
-                    if (isset($pieces[$a->id]) || isset($pieces[$b->id])) {
-                        $pieces[$a->id] = $pieces[$b->id] = true;
-                    }
-                }
+        if ($attached) {
+            $this->assemblies()->join($pieceIds);
+        }
+        $this->version++;
+        foreach ($pieceIds as $id) {
+            $this->versions[$id] = $this->version;
+            foreach ($this->assemblies()->of($id) as $piece) {
+                $this->moved[$piece] = $this->version;
             }
-        } while (count($pieces) > $before);
-        $areas = [];
-        foreach (array_keys($pieces) as $id) {
-            foreach ($this->breakdown->byId[$id]->areas as $area) {
-                $areas[] = $area->id;
+        }
+    }
+
+    /**
+     * The last change done to pieces themselves.
+     *
+     * @param  list<string>  $pieceIds
+     */
+    public function lastWork(array $pieceIds): int
+    {
+        $last = 0;
+        foreach ($pieceIds as $id) {
+            $last = max($last, $this->versions[$id] ?? 0);
+        }
+
+        return $last;
+    }
+
+    /**
+     * The last change done to pieces, or to what hangs on them.
+     *
+     * @param  list<string>  $pieceIds
+     */
+    public function lastMove(array $pieceIds): int
+    {
+        $last = 0;
+        foreach ($pieceIds as $id) {
+            $last = max($last, $this->moved[$id] ?? 0);
+        }
+
+        return $last;
+    }
+
+    /** The last change anywhere on the model. */
+    public function lastChange(): int
+    {
+        return $this->version;
+    }
+
+    /** @return list<Joint> all joints of a piece */
+    public function jointsOf(string $pieceId): array
+    {
+        if ($this->joints === null) {
+            $this->joints = [];
+            foreach ($this->kit->joints as $joint) {
+                [$a, $b] = $this->breakdown->sides($joint);
+                $this->joints[$a->id][] = $joint;
+                if ($b->id !== $a->id) {
+                    $this->joints[$b->id][] = $joint;
+                }
             }
         }
 
-        return $areas;
+        return $this->joints[$pieceId] ?? [];
     }
 
-    private function isAttached(Joint $joint): bool
+    /**
+     * What holds a piece by one rule, worked out once until something is done to it.
+     *
+     * @param  callable(string): list<Hold>  $work  by piece id
+     * @return list<Hold>
+     */
+    public function onPiece(string $rule, string $pieceId, callable $work): array
     {
-        return ! $this->breakdown->closesBeforePaint($joint->id) && $this->surface->joint($joint->id)->closedAt !== null;
+        $key = $rule.' '.$pieceId;
+        $version = $this->versions[$pieceId] ?? 0;
+        if (($this->ofPieces[$key][0] ?? null) !== $version) {
+            $this->ofPieces[$key] = [$version, $work($pieceId)];
+        }
+
+        return $this->ofPieces[$key][1];
+    }
+
+    /**
+     * A gate: what holds all that hangs on a piece, and not the piece itself, by one rule: those that last.
+     *
+     * @param  callable(string): list<Hold>  $work  by piece id
+     * @return list<Hold>
+     */
+    public function gate(string $rule, string $pieceId, callable $work): array
+    {
+        $others = $this->assemblies()->of($pieceId);
+        if (count($others) < 2) {
+            return [];
+        }
+        $key = $rule.' '.$pieceId;
+        $version = $this->moved[$pieceId] ?? 0;
+        if (($this->gates[$key][0] ?? null) !== $version) {
+            $holds = [];
+            foreach ($others as $other) {
+                if ($other !== $pieceId) {
+                    array_push($holds, ...$this->onPiece($rule, $other, $work));
+                }
+            }
+            $this->gates[$key] = [$version, Hold::lasting($holds, $this->nowEpoch)];
+        }
+
+        return $this->gates[$key][1];
+    }
+
+    /**
+     * What holds by one rule wherever it lies on the model.
+     *
+     * @param  callable(): list<Hold>  $work
+     * @return list<Hold>
+     */
+    public function anywhere(string $rule, callable $work): array
+    {
+        if (($this->gates[$rule][0] ?? null) !== $this->version) {
+            $this->gates[$rule] = [$this->version, $work()];
+        }
+
+        return $this->gates[$rule][1];
+    }
+
+    private function assemblies(): Assemblies
+    {
+        return $this->assemblies ??= Assemblies::on($this->kit, $this->breakdown, $this->surface);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Spray;
 
+use AmberStep\Core\Kit\EdgeKind;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\UseBook;
@@ -97,9 +98,11 @@ final readonly class SetUp
     /** A camouflage edge held off with putty or card is sprayed close and low. */
     private static function softEdged(Step $step, Kit $kit): bool
     {
-        foreach ($kit->edges as $edge) {
-            if ($edge->kind !== \AmberStep\Core\Kit\EdgeKind::Hard && array_intersect($edge->areas, $step->targets) !== [] && $step->medium !== Medium::PaperTape) {
-                return true;
+        foreach ($step->medium === Medium::PaperTape ? [] : $step->targets as $target) {
+            foreach ($kit->edgesOf($target) as $edge) {
+                if ($edge->kind !== EdgeKind::Hard) {
+                    return true;
+                }
             }
         }
 

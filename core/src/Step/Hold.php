@@ -31,10 +31,37 @@ final readonly class Hold
         return $epoch >= $this->fromEpoch && $epoch < $this->untilEpoch;
     }
 
+    /** What it says is lost when it begins. */
+    public function isChance(): bool
+    {
+        return $this->kind === HoldKind::Window;
+    }
+
     /** A moment that is lost when this begins: the recoat window closes, the mask should be off. */
     public function closesAfter(int $epoch): bool
     {
-        return $this->kind === HoldKind::Window && $this->fromEpoch > $epoch;
+        return $this->isChance() && $this->fromEpoch > $epoch;
+    }
+
+    /**
+     * Those of a heap of holds that matter where all of them have begun: of what had begun by $nowEpoch the one that
+     * ends last, and of what is planned after it the one that does.
+     *
+     * @param  list<self>  $holds
+     * @return list<self>
+     */
+    public static function lasting(array $holds, int $nowEpoch): array
+    {
+        $real = $planned = null;
+        foreach ($holds as $hold) {
+            if ($hold->fromEpoch <= $nowEpoch) {
+                $real = $real === null || $hold->untilEpoch > $real->untilEpoch ? $hold : $real;
+            } else {
+                $planned = $planned === null || $hold->untilEpoch > $planned->untilEpoch ? $hold : $planned;
+            }
+        }
+
+        return array_values(array_filter([$real, $planned]));
     }
 
     /** The same hold on one thing over reloads: where it stands and what for, not when. */

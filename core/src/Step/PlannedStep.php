@@ -37,7 +37,7 @@ final readonly class PlannedStep
         do {
             $before = $epoch;
             foreach ($holds as $hold) {
-                if ($hold->covers($epoch)) {
+                if ($epoch >= $hold->fromEpoch && $epoch < $hold->untilEpoch) {
                     $epoch = $hold->untilEpoch;
                 }
             }

@@ -17,6 +17,8 @@ final readonly class Step
 {
     public string $key;
 
+    private string $counted;
+
     /**
      * @param  string  $target  piece or joint: the first part of the key
      * @param  list<string>  $targets  what the event names: areas, or the joint or piece itself
@@ -58,6 +60,7 @@ final readonly class Step
         public bool $throughPaint = false,
         public ?Cup $cup = null,
     ) {
+        $this->counted = explode('+', $purpose, 2)[0];
         $this->key = "{$target}/{$operation->value}/{$purpose}/{$n}";
     }
 
@@ -65,20 +68,19 @@ final readonly class Step
     public function stage(): string
     {
         $phase = $this->phase === '' ? 'main' : 'inside';
-        $purpose = explode('+', $this->purpose)[0];
 
         return match (true) {
             $this->fault !== null, $this->inserted !== null => "{$phase}/{$this->operation->value}/{$this->purpose}",
             $this->throughPaint => "{$phase}/{$this->operation->value}/{$this->placeId}",
             $this->jointId !== null, $this->placeId !== null => "{$phase}/{$this->operation->value}",
-            default => "{$phase}/{$this->operation->value}/{$purpose}",
+            default => "{$phase}/{$this->operation->value}/{$this->counted}",
         };
     }
 
     /** Purpose a fact is counted under. */
     public function counted(): string
     {
-        return explode('+', $this->purpose, 2)[0];
+        return $this->counted;
     }
 
     public function isLastCoat(): bool

@@ -11,8 +11,16 @@ use DateTimeZone;
 /** The user's sessions at the bench. They are wall time: a clock change moves them, holds it does not. */
 final class Calendar
 {
-    /** @var array<string, list<array{int, int}>> sessions in epoch seconds, by date */
-    private array $known = [];
+    /** @var list<array{int, int}> sessions in epoch seconds, one after the other */
+    private array $line = [];
+
+    /** First and last date in the line, days since 1970-01-01 on the wall. */
+    private int $begins = 0;
+
+    private int $ends = 0;
+
+    /** Where somebody looked last. */
+    private int $at = 0;
 
     private const DAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
 
@@ -69,9 +77,13 @@ final class Calendar
             return $epoch;
         }
         $first = null;
-        foreach ($this->from($epoch) as [$start, $end]) {
-            $start = max($start, $epoch);
-            if ($start + 60 * $minutes <= $end) {
+        for ($i = $this->sessionAfter($epoch), $last = $epoch + self::DAYS_AHEAD * 86400; ; $i++) {
+            $session = $this->session($i);
+            if ($session === null || $session[0] > $last) {
+                return $first ?? $epoch;
+            }
+            $start = max($session[0], $epoch);
+            if ($start + 60 * $minutes <= $session[1]) {
                 return $start;
             }
             $first ??= $start;
@@ -79,22 +91,34 @@ final class Calendar
                 return $first;
             }
         }
-
-        return $first ?? $epoch;
     }
 
-    /** @return iterable<array{int, int}> sessions that are not over at $epoch */
-    private function from(int $epoch): iterable
+    /** @return int place, in the line of sessions, of the first that is not over at $epoch */
+    private function sessionAfter(int $epoch): int
     {
-        $offset = $this->zone->getOffset(new DateTimeImmutable('@'.$epoch));
-        $date = intdiv($epoch + $offset, 86400);
-        for ($i = 0; $i < self::DAYS_AHEAD; $i++) {
-            foreach ($this->on($date + $i) as $session) {
-                if ($session[1] > $epoch) {
-                    yield $session;
-                }
-            }
+        $date = intdiv($epoch, 86400) - 1;
+        if ($this->line === [] || $date < $this->begins) {
+            [$this->begins, $this->ends, $this->line, $this->at] = [$date, $date, [], 0];
         }
+        $i = $this->at;
+        while ($i > 0 && $this->line[$i - 1][1] > $epoch) {
+            $i--;
+        }
+        while (($session = $this->session($i)) !== null && $session[1] <= $epoch) {
+            $i++;
+        }
+
+        return $this->at = $i;
+    }
+
+    /** @return array{int, int}|null the session at a place of the line, which grows as far as anybody looks; null where no more come */
+    private function session(int $i): ?array
+    {
+        for ($empty = 0; ! isset($this->line[$i]) && $empty < self::DAYS_AHEAD; $empty++) {
+            array_push($this->line, ...$this->on($this->ends++));
+        }
+
+        return $this->line[$i] ?? null;
     }
 
     /**
@@ -103,16 +127,15 @@ final class Calendar
      */
     private function on(int $date): array
     {
-        $text = gmdate('Y-m-d', $date * 86400);
-        if (! isset($this->known[$text])) {
-            $day = new DateTimeImmutable($text, $this->zone);
-            $this->known[$text] = array_map(static fn (array $s): array => [
-                $day->setTime(intdiv($s[0], 60), $s[0] % 60)->getTimestamp(),
-                $day->setTime(intdiv($s[1], 60), $s[1] % 60)->getTimestamp(),
-            ], $this->sessions[self::DAYS[(int) $day->format('N') - 1]] ?? []);
-        }
+        $day = new DateTimeImmutable(gmdate('Y-m-d', $date * 86400), $this->zone);
 
-        return $this->known[$text];
+        $sessions = array_map(static fn (array $s): array => [
+            $day->setTime(intdiv($s[0], 60), $s[0] % 60)->getTimestamp(),
+            $day->setTime(intdiv($s[1], 60), $s[1] % 60)->getTimestamp(),
+        ], $this->sessions[self::DAYS[(int) $day->format('N') - 1]] ?? []);
+        sort($sessions);
+
+        return $sessions;
     }
 
     /** @return array<string, list<array{from: int, until: int}>> */

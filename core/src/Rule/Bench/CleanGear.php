@@ -20,6 +20,7 @@ use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
+use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
 #[Says(
@@ -38,6 +39,11 @@ final class CleanGear implements Judges, OrdersHolds
     public function id(): string
     {
         return 'clean-gear';
+    }
+
+    public function concerns(Operation $operation): bool
+    {
+        return true;
     }
 
     public function holds(Step $step, World $world): iterable

@@ -14,6 +14,7 @@ use AmberStep\Core\Step\Fix;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
+use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
 #[Says(
@@ -26,6 +27,11 @@ final class NotBeforeTime implements Judges, OrdersHolds
     public function id(): string
     {
         return 'not-before';
+    }
+
+    public function concerns(Operation $operation): bool
+    {
+        return true;
     }
 
     public function holds(Step $step, World $world): iterable

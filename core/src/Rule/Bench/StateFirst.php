@@ -12,6 +12,7 @@ use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
+use AmberStep\Core\Work\Operation;
 
 #[Says(
     'Sanding waits for sand-safe paint; a remedy waits for the state it names.',
@@ -23,6 +24,11 @@ final class StateFirst implements OrdersHolds
     public function id(): string
     {
         return 'sand-safe';
+    }
+
+    public function concerns(Operation $operation): bool
+    {
+        return true;
     }
 
     public function holds(Step $step, World $world): iterable

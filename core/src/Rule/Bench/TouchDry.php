@@ -11,6 +11,7 @@ use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
+use AmberStep\Core\Work\Operation;
 
 #[Says(
     'A piece is handled when all of it is touch dry, with all that is attached to it.',
@@ -24,21 +25,34 @@ final class TouchDry implements OrdersHolds
         return 'touch-dry';
     }
 
+    public function concerns(Operation $operation): bool
+    {
+        return $operation->touches();
+    }
+
     public function holds(Step $step, World $world): iterable
     {
-        if (! $step->operation->touches()) {
-            return;
-        }
+        $ofPiece = fn (string $pieceId): array => $this->ofPiece($pieceId, $world);
         foreach ($this->pieces($step, $world) as $pieceId) {
-            foreach ($world->handledWith($pieceId) as $area) {
-                $state = $world->state($area);
-                $top = $state->top();
-                if ($top?->product !== null) {
-                    $wait = $world->waits->of($top, WaitKind::TouchDry, $state);
-                    yield new Hold(HoldKind::Touch, $area, $wait->fromEpoch, $wait->untilEpoch, $this->id(), $top->word(), $wait);
-                }
+            yield from $world->onPiece($this->id(), $pieceId, $ofPiece);
+            yield from $world->gate($this->id(), $pieceId, $ofPiece);
+        }
+    }
+
+    /** @return list<Hold> */
+    private function ofPiece(string $pieceId, World $world): array
+    {
+        $holds = [];
+        foreach ($world->breakdown->byId[$pieceId]->areas ?? [] as $area) {
+            $state = $world->state($area->id);
+            $top = $state->top();
+            if ($top?->product !== null) {
+                $wait = $world->waits->of($top, WaitKind::TouchDry, $state);
+                $holds[] = new Hold(HoldKind::Touch, $area->id, $wait->fromEpoch, $wait->untilEpoch, $this->id(), $top->word(), $wait);
             }
         }
+
+        return $holds;
     }
 
     /** @return list<string> */

@@ -43,9 +43,14 @@ final class BarrierBeforeWash implements Judges, OrdersHolds
         return 'barrier-before-wash';
     }
 
+    public function concerns(Operation $operation): bool
+    {
+        return self::isWash($operation);
+    }
+
     public function holds(Step $step, World $world): iterable
     {
-        if (! self::isWash($step->operation) || $step->product?->liquid() !== Liquid::WhiteSpirit) {
+        if ($step->product?->liquid() !== Liquid::WhiteSpirit) {
             return;
         }
         foreach ($step->targets as $target) {

@@ -25,11 +25,13 @@ final class ClearThenWait implements OrdersHolds
         return 'clear-then-wait';
     }
 
+    public function concerns(Operation $operation): bool
+    {
+        return $operation === Operation::Polish;
+    }
+
     public function holds(Step $step, World $world): iterable
     {
-        if ($step->operation !== Operation::Polish) {
-            return;
-        }
         foreach ($step->targets as $target) {
             $state = $world->state($target);
             $top = $state->top();

@@ -28,6 +28,11 @@ final class DecalDry implements OrdersHolds
         return 'decal-dry';
     }
 
+    public function concerns(Operation $operation): bool
+    {
+        return $operation === Operation::Decal || $operation->leavesLayer();
+    }
+
     public function holds(Step $step, World $world): iterable
     {
         foreach ($step->targets as $target) {

@@ -30,6 +30,10 @@ final class BlockedByAssembly implements Judges, OrdersSteps
 
     public function order(Context $context): iterable
     {
+        $bared = [];
+        foreach ($context->steps->with(Operation::MaskFaces) as $mask) {
+            $bared[$mask->purpose][] = $mask;
+        }
         foreach ($context->kit->joints as $joint) {
             $join = $context->steps->find("{$joint->id}/glue/all/1") ?? $context->steps->find("{$joint->id}/attach/all/1");
             if ($join === null) {
@@ -42,11 +46,7 @@ final class BlockedByAssembly implements Judges, OrdersSteps
                     }
                 }
             }
-            foreach ($context->steps->with(Operation::MaskFaces) as $mask) {
-                if ($mask->purpose === $joint->id) {
-                    yield Say::must($mask, $join, $this, "The faces of {$joint->name} are bared before it is glued.");
-                }
-            }
+            yield from Say::all($bared[$joint->id] ?? [], [$join], $this, "The faces of {$joint->name} are bared before it is glued.");
         }
     }
 
@@ -58,7 +58,7 @@ final class BlockedByAssembly implements Judges, OrdersSteps
                 continue;
             }
             foreach ($joint->blocks as $area) {
-                $left = array_values(array_filter($outlook->left, static fn ($p): bool => in_array($area, $p->step->targets, true) && ! $p->step->isRemedy() && $p->step->operation->leavesLayer()));
+                $left = array_values(array_filter($outlook->leftOn($area), static fn ($p): bool => ! $p->step->isRemedy() && $p->step->operation->leavesLayer()));
                 if ($left === []) {
                     continue;
                 }

@@ -25,30 +25,39 @@ final class GlueSet implements OrdersHolds
         return 'glue-set';
     }
 
+    public function concerns(Operation $operation): bool
+    {
+        return $operation->touches() || $operation->sprays();
+    }
+
     public function holds(Step $step, World $world): iterable
     {
-        if (! $step->operation->touches() && ! $step->operation->sprays()) {
-            return;
+        $own = $world->kit->jointsById[$step->jointId ?? ''] ?? null;
+        $hold = $own === null ? null : $this->hold($own, $world, $step->operation === Operation::CutBack);
+        if ($hold !== null) {
+            yield $hold;
         }
-        foreach ($world->kit->joints as $joint) {
-            $state = $world->surface->joint($joint->id);
-            if ($state->closedAt === null || $state->glue === null || ! $this->concerns($step, $joint, $world)) {
-                continue;
+        foreach ($world->onPiece($this->id(), $step->pieceId, fn (string $id): array => $this->ofPiece($id, $world)) as $other) {
+            if ($other->target !== $own?->id) {
+                yield $other;
             }
-            $full = $step->operation === Operation::CutBack && $step->jointId === $joint->id;
-            $typical = $full ? $state->glue->fullMinutes() : $state->glue->handleMinutes();
-            $wait = $world->waits->plain($state->closedAt, $typical, $state->glue->driesBy());
-            yield new Hold($full ? HoldKind::Full : HoldKind::Handle, $joint->id, $wait->fromEpoch, $wait->untilEpoch, $this->id(), $joint->name.', '.$state->glue->word(), $wait);
         }
     }
 
-    private function concerns(Step $step, Joint $joint, World $world): bool
+    /** @return list<Hold> of its joints, those that last */
+    private function ofPiece(string $pieceId, World $world): array
     {
-        if ($step->jointId === $joint->id) {
-            return true;
-        }
-        [$a, $b] = $world->breakdown->sides($joint);
+        return Hold::lasting(array_values(array_filter(array_map(fn (Joint $joint): ?Hold => $this->hold($joint, $world, false), $world->jointsOf($pieceId)))), $world->nowEpoch);
+    }
 
-        return $a->id === $step->pieceId || $b->id === $step->pieceId;
+    private function hold(Joint $joint, World $world, bool $full): ?Hold
+    {
+        $state = $world->surface->joint($joint->id);
+        if ($state->closedAt === null || $state->glue === null) {
+            return null;
+        }
+        $wait = $world->waits->plain($state->closedAt, $full ? $state->glue->fullMinutes() : $state->glue->handleMinutes(), $state->glue->driesBy());
+
+        return new Hold($full ? HoldKind::Full : HoldKind::Handle, $joint->id, $wait->fromEpoch, $wait->untilEpoch, $this->id(), $joint->name.', '.$state->glue->word(), $wait);
     }
 }

@@ -51,14 +51,14 @@ final class PanesLast implements Judges, OrdersSteps
         $context = $outlook->context;
         foreach ($context->breakdown->pieces as $piece) {
             $panes = array_values(array_filter($piece->areas, static fn ($a): bool => $a->isPane()));
-            $sprays = array_values(array_filter($outlook->left, static fn ($p): bool => $p->step->pieceId === $piece->id && $p->step->operation->sprays() && $p->step->phase === ''));
+            $sprays = array_values(array_filter($outlook->leftOfPiece($piece->id), static fn ($p): bool => $p->step->operation->sprays() && $p->step->phase === ''));
             if ($panes === [] || $sprays === []) {
                 continue;
             }
             foreach ($panes as $pane) {
                 $state = $context->surface->area($pane->id);
                 $taken = $state->count(Operation::Unmask, MaskFor::PANES) + $state->count(Operation::Unmask, '*') > 0 && ! $state->isMasked();
-                $again = array_filter($outlook->left, static fn ($p): bool => $p->step->operation === Operation::Mask && in_array($pane->id, $p->step->targets, true));
+                $again = array_filter($outlook->leftOn($pane->id), static fn ($p): bool => $p->step->operation === Operation::Mask);
                 if ($taken && $again === []) {
                     $key = (new Finding($this->id(), Severity::Think, '', '', [$pane->id]))->key;
                     yield new Finding($this->id(), Severity::Think, "{$pane->name} is bare, and coats are still to come", count($sprays).' sprayings are left on '.$piece->name.': overspray and matt frost clear plastic.', [$pane->id], [], [

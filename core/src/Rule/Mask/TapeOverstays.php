@@ -121,8 +121,8 @@ final class TapeOverstays implements Judges
     private function later(Outlook $outlook, PlannedStep $mask, float $over): array
     {
         $coat = null;
-        foreach ($outlook->left as $other) {
-            if ($other->step->pieceId === $mask->step->pieceId && $other->step->operation->sprays() && $other->startEpoch >= $mask->endEpoch && ($coat === null || $other->startEpoch < $coat->startEpoch)) {
+        foreach ($outlook->leftOfPiece($mask->step->pieceId) as $other) {
+            if ($other->step->operation->sprays() && $other->startEpoch >= $mask->endEpoch && ($coat === null || $other->startEpoch < $coat->startEpoch)) {
                 $coat = $other;
             }
         }

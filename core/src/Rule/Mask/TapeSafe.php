@@ -44,6 +44,11 @@ final class TapeSafe implements Judges, OrdersHolds
         return 'tape-safe';
     }
 
+    public function concerns(Operation $operation): bool
+    {
+        return $operation === Operation::Mask || $operation === Operation::Insignia;
+    }
+
     public function holds(Step $step, World $world): iterable
     {
         $masks = $step->operation === Operation::Mask && $step->medium !== Medium::HeldCard;

@@ -81,9 +81,9 @@ final class Uncovered implements Judges, OrdersSteps
             return [];
         }
         $hits = [];
-        foreach ($outlook->left as $planned) {
+        foreach ($outlook->leftOfPiece($pieceId) as $planned) {
             $step = $planned->step;
-            if ($step->pieceId !== $pieceId || $step->phase !== '' || $step->isRemedy() || ! $step->operation->sprays() || in_array($areaId, $step->targets, true)) {
+            if ($step->phase !== '' || $step->isRemedy() || ! $step->operation->sprays() || in_array($areaId, $step->targets, true)) {
                 continue;
             }
             if ($area->isPane() || in_array($step->operation, [Operation::Colour, Operation::Ground], true)) {
@@ -97,8 +97,8 @@ final class Uncovered implements Judges, OrdersSteps
     private function colourIsOn(Outlook $outlook, string $areaId): bool
     {
         $colour = $outlook->context->kit->areasById[$areaId]->intent->colour;
-        foreach ($outlook->left as $planned) {
-            if ($planned->step->operation === Operation::Colour && in_array($areaId, $planned->step->targets, true)) {
+        foreach ($outlook->leftOn($areaId) as $planned) {
+            if ($planned->step->operation === Operation::Colour) {
                 // Planned, and everything after it in order would hit it: only masks left out by a pin get here.
                 return Stacks::pinned($outlook->context, Operation::Mask, $outlook->context->kit->areasById[$areaId])?->present === false;
             }
@@ -109,8 +109,8 @@ final class Uncovered implements Judges, OrdersSteps
 
     private function maskLeft(Outlook $outlook, string $areaId): bool
     {
-        foreach ($outlook->left as $planned) {
-            if ($planned->step->operation === Operation::Mask && in_array($areaId, $planned->step->targets, true)) {
+        foreach ($outlook->leftOn($areaId) as $planned) {
+            if ($planned->step->operation === Operation::Mask) {
                 return true;
             }
         }

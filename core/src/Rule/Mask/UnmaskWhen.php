@@ -58,9 +58,14 @@ final class UnmaskWhen implements Judges, OrdersHolds, OrdersSteps
         }
     }
 
+    public function concerns(Operation $operation): bool
+    {
+        return $operation === Operation::Unmask;
+    }
+
     public function holds(Step $step, World $world): iterable
     {
-        if ($step->operation !== Operation::Unmask || $step->phase !== '' || in_array($step->purpose, [MaskFor::PANES, MaskFor::BARE], true)) {
+        if ($step->phase !== '' || in_array($step->purpose, [MaskFor::PANES, MaskFor::BARE], true)) {
             return;
         }
         foreach ($world->breakdown->byId[$step->pieceId]->areas ?? [] as $area) {

@@ -10,6 +10,7 @@ use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
+use AmberStep\Core\Work\Operation;
 
 #[Says(
     'Enamel and two-part take another coat early or late; between the windows they wrinkle or do not bond.',
@@ -23,9 +24,14 @@ final class EnamelWindow implements OrdersHolds
         return 'enamel-window';
     }
 
+    public function concerns(Operation $operation): bool
+    {
+        return $operation->leavesLayer();
+    }
+
     public function holds(Step $step, World $world): iterable
     {
-        if (! $step->operation->leavesLayer() || $step->product === null) {
+        if ($step->product === null) {
             return;
         }
         foreach ($step->targets as $target) {

@@ -10,6 +10,7 @@ use AmberStep\Core\Rule\OrdersHolds;
 use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Step;
+use AmberStep\Core\Work\Operation;
 
 #[Says(
     'A run, a speck or grain is left to harden before it is flatted: rubbing wet paint makes it worse.',
@@ -24,6 +25,11 @@ final class FixRunsHard implements OrdersHolds
     public function id(): string
     {
         return 'fix-runs-hard';
+    }
+
+    public function concerns(Operation $operation): bool
+    {
+        return true;
     }
 
     public function holds(Step $step, World $world): iterable

@@ -11,6 +11,7 @@ use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
+use AmberStep\Core\Work\Operation;
 
 #[Says(
     'Coats flash off before the next of the same product, and wait their recoat time before another.',
@@ -24,11 +25,13 @@ final class FlashOff implements OrdersHolds
         return 'flash-off';
     }
 
+    public function concerns(Operation $operation): bool
+    {
+        return $operation->leavesLayer();
+    }
+
     public function holds(Step $step, World $world): iterable
     {
-        if (! $step->operation->leavesLayer()) {
-            return;
-        }
         foreach ($step->targets as $target) {
             $state = $world->state($target);
             $top = $state->top();

@@ -34,10 +34,11 @@ final class SameColourTogether implements Judges, OrdersSteps
             $colour = $context->kit->colour((string) $colourId);
             $strength = $colour?->mustMatch === true ? Strength::SameColourThatMustMatch : Strength::SameColour;
             foreach ($first as $one) {
+                $sentence = ($colour->name ?? 'one colour')." goes on {$context->pieceName($one->pieceId)} in the same spraying.";
                 foreach ($this->preparation($context, $one) as $ready) {
                     foreach ($first as $other) {
                         if ($other->key !== $one->key && $ready->pieceId !== $other->pieceId) {
-                            yield new Constraint($ready->key, $other->key, $strength, $this->id(), ($colour->name ?? 'one colour')." goes on {$context->pieceName($one->pieceId)} in the same spraying.");
+                            yield new Constraint($ready->key, $other->key, $strength, $this->id(), $sentence);
                         }
                     }
                 }

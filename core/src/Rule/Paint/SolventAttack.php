@@ -43,9 +43,14 @@ final class SolventAttack implements Judges, OrdersHolds
         return 'solvent-attack';
     }
 
+    public function concerns(Operation $operation): bool
+    {
+        return $operation->leavesLayer();
+    }
+
     public function holds(Step $step, World $world): iterable
     {
-        if (! $step->operation->leavesLayer() || $step->product === null) {
+        if ($step->product === null) {
             return;
         }
         foreach ($step->targets as $target) {

@@ -43,11 +43,13 @@ final class WashDryBeforePaint implements OrdersHolds, OrdersSteps
         }
     }
 
+    public function concerns(Operation $operation): bool
+    {
+        return $operation->sprays();
+    }
+
     public function holds(Step $step, World $world): iterable
     {
-        if (! $step->operation->sprays()) {
-            return;
-        }
         foreach ($step->targets as $target) {
             $state = $world->state($target);
             if ($state->washedAt !== null && $state->layers === []) {

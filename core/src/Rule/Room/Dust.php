@@ -11,6 +11,7 @@ use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
+use AmberStep\Core\Work\Operation;
 
 #[Says(
     'Nobody sands in a room where paint is tacky: the dust settles in it.',
@@ -24,13 +25,24 @@ final class Dust implements OrdersHolds
         return 'dust';
     }
 
+    public function concerns(Operation $operation): bool
+    {
+        return $operation->sands();
+    }
+
     public function holds(Step $step, World $world): iterable
     {
         // Wet, the dust stays in the water (house rule).
-        if (! $step->operation->sands() || $world->house->says('sanding', 'wet')) {
+        if ($world->house->says('sanding', 'wet')) {
             return;
         }
-        $known = [];
+        yield from $world->anywhere($this->id(), fn (): array => $this->tacky($world));
+    }
+
+    /** @return list<Hold> */
+    private function tacky(World $world): array
+    {
+        $known = $holds = [];
         foreach ($world->surface->areas() as $id => $state) {
             $top = $state->top();
             if ($top?->product === null || $state->isMasked() || isset($known[$top->mark])) {
@@ -40,9 +52,11 @@ final class Dust implements OrdersHolds
             foreach ([$top, $top->asLaid()] as $layer) {
                 if ($layer !== null) {
                     $wait = $world->waits->of($layer, WaitKind::TouchDry, $state);
-                    yield new Hold(HoldKind::Touch, (string) $id, $wait->fromEpoch, $wait->untilEpoch, $this->id(), 'tacky '.$layer->word(), $wait);
+                    $holds[] = new Hold(HoldKind::Touch, (string) $id, $wait->fromEpoch, $wait->untilEpoch, $this->id(), 'tacky '.$layer->word(), $wait);
                 }
             }
         }
+
+        return $holds;
     }
 }

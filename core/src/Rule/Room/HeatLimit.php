@@ -37,11 +37,13 @@ final class HeatLimit implements Judges, OrdersHolds
         return 'heat-limit';
     }
 
+    public function concerns(Operation $operation): bool
+    {
+        return $operation === Operation::Cabinet;
+    }
+
     public function holds(Step $step, World $world): iterable
     {
-        if ($step->operation !== Operation::Cabinet) {
-            return;
-        }
         foreach ($step->targets as $target) {
             $state = $world->state($target);
             $top = $state->top();

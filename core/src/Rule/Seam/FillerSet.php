@@ -35,6 +35,11 @@ final class FillerSet implements Judges, OrdersHolds
         return 'filler-set';
     }
 
+    public function concerns(Operation $operation): bool
+    {
+        return in_array($operation, [Operation::CutBack, Operation::CheckSeam, Operation::Flat], true);
+    }
+
     public function holds(Step $step, World $world): iterable
     {
         if ($step->placeId !== null) {
