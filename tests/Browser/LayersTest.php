@@ -19,7 +19,7 @@ final class LayersTest extends DrawingTestCase
         $panel = $this->browser->text('[data-testid="cell-panel"]');
         self::assertStringContainsString('Linnet Sea Grey', $panel);
         self::assertStringContainsString('µm', $panel);
-        self::assertStringContainsString('next coat until 19:15', $panel, 'what it forbids, and until when');
+        self::assertStringContainsString('next coat until 19:14', $panel, 'what it forbids, and until when');
         self::assertSame(1, $this->browser->count('.drawing-focus'), 'one focus stop');
     }
 

@@ -17,7 +17,7 @@ final class CalendarTest extends AppTestCase
 
         self::assertCount(count($holds), $entries);
         self::assertEqualsCanonicalizing(array_map(static fn (array $h): string => gmdate('Ymd\\THis\\Z', (int) strtotime($h['until']) - ($h['closing'] ? 900 : 0)), $holds), array_column($entries, 'DTSTART'));
-        self::assertStringContainsString('X', implode(' ', array_column($entries, 'SUMMARY')));
+        self::assertStringContainsString('Hull and wing\\, colour from 19:14', implode(' ', array_column($entries, 'SUMMARY')));
         self::assertCount(3, self::entries($this->ics('/api/builds/01KAR5M0G8ZT4QW7J2XNC9VD31/holds.ics')));
     }
 
