@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Drying;
 
+use AmberStep\Core\Material\DriesBy;
+
 /** One wait worked out, with what it is made of, so that a screen can show the sum. */
 final readonly class Wait
 {
@@ -11,15 +13,23 @@ final readonly class Wait
      * @param  float  $typicalMinutes  at 20 °C and 50 % RH, for a reference coat
      * @param  float  $filmFactor  1 or more
      * @param  float  $learnedFactor  1 until the log says otherwise
+     * @param  DriesBy|null  $by  what has to leave, or happen
+     * @param  string|null  $began  the event that began it, or "plan:" and the key of the step that will
      */
-    public function __construct(public int $fromEpoch, public int $untilEpoch, public float $typicalMinutes, public float $filmFactor = 1, public float $learnedFactor = 1)
+    public function __construct(public int $fromEpoch, public int $untilEpoch, public float $typicalMinutes, public float $filmFactor = 1, public float $learnedFactor = 1, public ?DriesBy $by = null, public ?string $began = null)
     {
+    }
+
+    /** Minutes at 20 °C and 50 % RH. */
+    public function workMinutes(): float
+    {
+        return $this->typicalMinutes * $this->filmFactor * $this->learnedFactor;
     }
 
     /** Minutes on the clock for one minute of work: what the air did. */
     public function airFactor(): float
     {
-        $work = $this->typicalMinutes * $this->filmFactor * $this->learnedFactor;
+        $work = $this->workMinutes();
 
         return $work > 0 ? ($this->untilEpoch - $this->fromEpoch) / 60 / $work : 1;
     }

@@ -29,7 +29,8 @@ final class Waits
     /** A wait of a layer of paint on an area. */
     public function of(Layer $layer, WaitKind $kind, AreaState $state): Wait
     {
-        $key = $layer->mark.'#'.$kind->value.'#'.($state->stays === [] ? '' : $state->staysMark());
+        $factor = $layer->product === null ? 1.0 : $this->learned->factor($layer->product->id, $kind->value);
+        $key = $layer->mark.'#'.$kind->value.'#'.($factor === 1.0 ? '' : $factor.'#').($state->stays === [] ? '' : $state->staysMark());
 
         return $this->known[$key] ??= $this->work($layer, $kind, $state);
     }
@@ -38,12 +39,13 @@ final class Waits
      * A wait that follows the air alone: glue, filler, decals, wash water, liquid mask.
      *
      * @param  list<CabinetStay>  $stays
+     * @param  string|null  $began  the event or planned step that began it
      */
-    public function plain(int $fromEpoch, float $typicalMinutes, DriesBy $by, array $stays = []): Wait
+    public function plain(int $fromEpoch, float $typicalMinutes, DriesBy $by, array $stays = [], ?string $began = null): Wait
     {
-        $key = "{$fromEpoch}/{$typicalMinutes}/{$by->value}/".implode(',', array_map(static fn (CabinetStay $s): string => $s->mark(), $stays));
+        $key = "{$fromEpoch}/{$typicalMinutes}/{$by->value}/{$began}/".implode(',', array_map(static fn (CabinetStay $s): string => $s->mark(), $stays));
 
-        return $this->known[$key] ??= new Wait($fromEpoch, $this->clock->endOf($fromEpoch, $typicalMinutes, $by, $stays), $typicalMinutes);
+        return $this->known[$key] ??= new Wait($fromEpoch, $this->clock->endOf($fromEpoch, $typicalMinutes, $by, $stays), $typicalMinutes, by: $by, began: $began);
     }
 
     /** Minutes the product typically takes: its label's at reference conditions, else its family's. */
@@ -65,14 +67,14 @@ final class Waits
         $last = $layer->lastCoat();
         $product = $layer->product;
         if ($product === null) {
-            return new Wait($last->atEpoch, $last->atEpoch, 0);
+            return new Wait($last->atEpoch, $last->atEpoch, 0, began: $last->eventId);
         }
         $typical = self::typical($product, $kind) ?? self::NEVER_MINUTES;
         $film = $this->filmFactor($layer, $product, $kind, $state);
         $learned = $this->learned->factor($product->id, $kind->value);
         $end = $this->clock->endOf($last->atEpoch, $typical * $film * $learned, $product->family->figures()->driesBy, $state->stays);
 
-        return new Wait($last->atEpoch, $end, $typical, $film, $learned);
+        return new Wait($last->atEpoch, $end, $typical, $film, $learned, $product->family->figures()->driesBy, $last->eventId);
     }
 
     private function filmFactor(Layer $layer, Product $product, WaitKind $kind, AreaState $state): float

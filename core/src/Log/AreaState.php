@@ -20,6 +20,12 @@ final class AreaState
 
     public ?int $washedAt = null;
 
+    /** The event or planned step that filled what was low in it. */
+    public ?string $filledBy = null;
+
+    /** The event or planned step that washed it. */
+    public ?string $washedBy = null;
+
     public bool $blownOff = false;
 
     /** Last time it was sanded or handled after being washed. */

@@ -18,8 +18,11 @@ final readonly class CoatFold
 
     public function onArea(AreaState $state, Operation $operation, string $purpose, ?Product $product, Event $event): void
     {
-        if ($operation === Operation::Wash) {
+        if ($operation === Operation::Fill) {
+            $state->filledBy = $event->id;
+        } elseif ($operation === Operation::Wash) {
             $state->washedAt = $event->atEpoch;
+            $state->washedBy = $event->id;
             $state->blownOff = $event->blownOff;
         } elseif ($operation->sands() && $state->top() === null && $event->stepKey === null) {
             // A remedy's own flatting ends with cleaning; bare plastic sanded off plan is washed again.
@@ -63,7 +66,7 @@ final readonly class CoatFold
     }
 
     /** A product that has left the shelf since: planned on as the mildest family, so that nothing is promised of it. */
-    public function unknown(?string $id): Product
+    public static function unknown(?string $id): Product
     {
         return new Product($id ?? \AmberStep\Core\Document\Id::NONE, 'a paint no longer on the shelf', '', \AmberStep\Core\Material\Family::WaterAcrylic, \AmberStep\Core\Material\Role::Colour);
     }

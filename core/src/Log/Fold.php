@@ -105,7 +105,7 @@ final class Fold
             return;
         }
         $purpose = $event->purpose === '' ? $this->coats->guessPurpose($event) : self::counted($event->purpose);
-        $product = $operation->leavesLayer() ? ($this->shelf->find($event->product) ?? $this->coats->unknown($event->product)) : null;
+        $product = $operation->leavesLayer() ? ($this->shelf->find($event->product) ?? CoatFold::unknown($event->product)) : null;
         $product = $event->hardened ? $product?->hardened() : $product;
         foreach ($event->targets as $target) {
             if (isset($this->kit->featuresById[$target])) {
@@ -122,6 +122,9 @@ final class Fold
             $state->note($operation, $purpose, $event->atEpoch);
             $this->coats->onArea($state, $operation, $purpose, $product, $event);
         }
+        if ($operation === Operation::Wipe && $event->wipe !== null) {
+            $this->surface->wipes[] = new Wiped($event->id, $event->atEpoch, $event->wipe, $event->targets);
+        }
         if ($operation === Operation::Inspect) {
             foreach ($event->targets as $target) {
                 $this->surface->inspections[$target][] = [$event->atEpoch, $event->found ?? 0, $purpose];
@@ -136,6 +139,7 @@ final class Fold
             if ($joint !== null) {
                 $state = $this->surface->joint($target);
                 $state->closedAt = $event->atEpoch;
+                $state->closedBy = $event->id;
                 $state->glue = $event->glue ?? $joint->glue;
             }
         }

@@ -13,9 +13,14 @@ final class JointState
 {
     public ?int $closedAt = null;
 
+    /** The event or planned step that closed it. */
+    public ?string $closedBy = null;
+
     public ?Glue $glue = null;
 
     public ?int $filledAt = null;
+
+    public ?string $filledBy = null;
 
     public ?Filler $filler = null;
 

@@ -25,6 +25,21 @@ final class Learned
     /** @var array<string, list<float>> logs of minutes taken over minutes estimated, by operation */
     private array $took = [];
 
+    /** @return array{array<string, float>, array<string, list<float>>, array<string, list<float>>} */
+    public function toArray(): array
+    {
+        return [$this->factors, $this->fine, $this->took];
+    }
+
+    /** @param  array{array<string, float>, array<string, list<float>>, array<string, list<float>>}  $plain  as it was written */
+    public static function fromArray(array $plain): self
+    {
+        $learned = new self;
+        [$learned->factors, $learned->fine, $learned->took] = $plain;
+
+        return $learned;
+    }
+
     /** What it took against what was estimated. */
     public function hearMinutes(Operation $operation, float $minutes, float $estimated): void
     {

@@ -15,31 +15,39 @@ final class Log
      * that was taken back is as if it had never been; what lies in the future has not happened.
      *
      * @param  iterable<Event>  $events
-     * @param  null|callable(Event, ModelState): void  $before  called with each event and the surface before it
      * @param  Experience  $experience  what the other builds taught
      */
-    public static function replay(iterable $events, Kit $kit, Shelf $shelf, int $nowEpoch, ?callable $before = null, Experience $experience = new Experience): ModelState
+    public static function replay(iterable $events, Kit $kit, Shelf $shelf, int $nowEpoch, Experience $experience = new Experience): ModelState
     {
-        $surface = new ModelState;
-        $fold = new Fold($kit, $shelf, $surface);
-        $all = [...$events];
-        $own = array_fill_keys(array_map(static fn (Event $e): string => $e->id, $all), true);
-        foreach ($experience->heard as $heard) {
-            // What was found on this build comes with its own log, where it was found.
-            if (! isset($own[$heard->eventId]) && $heard->atEpoch <= $nowEpoch) {
-                $surface->learned->hear($heard->product, $heard->wait, $heard->verdict, $heard->age);
-            }
-        }
+        $all = is_array($events) ? array_values($events) : iterator_to_array($events, false);
+        $state = self::begun($all, $experience, $nowEpoch);
+        $fold = new Fold($kit, $shelf, $state);
         foreach (self::standing($all) as $event) {
             if ($event->atEpoch <= $nowEpoch) {
-                if ($before !== null) {
-                    $before($event, $surface);
-                }
                 $fold->apply($event);
             }
         }
 
-        return $surface;
+        return $state;
+    }
+
+    /**
+     * A model before anything was done to it, knowing what the other builds taught: what was found on this one comes
+     * with its own log, where it was found.
+     *
+     * @param  list<Event>  $events  all of this one
+     */
+    public static function begun(array $events, Experience $experience, int $nowEpoch): ModelState
+    {
+        $state = new ModelState;
+        $own = $experience->heard === [] ? [] : array_fill_keys(array_map(static fn (Event $e): string => $e->id, $events), true);
+        foreach ($experience->heard as $heard) {
+            if (! isset($own[$heard->eventId]) && $heard->atEpoch <= $nowEpoch) {
+                $state->learned->hear($heard->product, $heard->wait, $heard->verdict, $heard->age);
+            }
+        }
+
+        return $state;
     }
 
     /**

@@ -24,6 +24,9 @@ final class ModelState
     /** @var list<Mix> */
     public array $mixes = [];
 
+    /** @var list<Wiped> */
+    public array $wipes = [];
+
     /** @var array<string, array{int, string}> step keys answered: when, and by which event */
     public array $answered = [];
 
@@ -60,6 +63,19 @@ final class ModelState
         $this->learned = new Learned;
     }
 
+    /**
+     * @param  array<string, AreaState>  $areas
+     * @param  array<string, AreaState>  $pieces
+     * @param  array<string, JointState>  $joints
+     */
+    public static function of(array $areas, array $pieces, array $joints): self
+    {
+        $state = new self;
+        [$state->areas, $state->pieces, $state->joints] = [$areas, $pieces, $joints];
+
+        return $state;
+    }
+
     public function __clone()
     {
         $copyArea = static fn (AreaState $state): AreaState => clone $state;
@@ -89,6 +105,18 @@ final class ModelState
     public function areas(): array
     {
         return $this->areas;
+    }
+
+    /** @return array<string, AreaState> */
+    public function pieces(): array
+    {
+        return $this->pieces;
+    }
+
+    /** @return array<string, JointState> */
+    public function joints(): array
+    {
+        return $this->joints;
     }
 
     /**

@@ -29,6 +29,7 @@ final readonly class PlaceFold
         $joint->deeds[] = new Deed($operation, $event->atEpoch, $this->through($place), '', $event->id);
         if ($operation === Operation::Fill) {
             $joint->filledAt = $event->atEpoch;
+            $joint->filledBy = $event->id;
             $joint->filler = $event->filler ?? $place?->filler();
         }
         if ($operation->sands()) {

@@ -15,7 +15,7 @@ use SplMinHeap;
 final class Chooser
 {
     /** A chance that closes within this many seconds is taken before the plan's own order. */
-    private const CLOSING_SOON = 3 * 3600;
+    public const CLOSING_SOON = 3 * 3600;
 
     /** @var array<int, Step> by place in the plan's order */
     private array $awake = [];

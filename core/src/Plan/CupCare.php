@@ -136,6 +136,28 @@ final class CupCare
         }, $this->planned);
     }
 
+    /**
+     * When what was mixed is not used any more, or a jar has stood too long: nothing that is planned is asked.
+     *
+     * @return iterable<int> epoch seconds
+     */
+    public static function runsOut(Context $context): iterable
+    {
+        foreach ($context->surface->mixes as $mix) {
+            yield $mix->atEpoch + (int) (60 * $mix->potLifeMinutes);
+        }
+        $cups = new self($context, $context->room);
+        foreach ($cups->mixed as $id => $atEpoch) {
+            $product = $context->shelf->find((string) $id);
+            if ($product !== null) {
+                yield $atEpoch + (int) $cups->keepsSeconds($product, $atEpoch) + 1;
+            }
+        }
+        foreach ($cups->stirred as $atEpoch) {
+            yield $atEpoch + Jar::SINKS_AFTER_SECONDS + 1;
+        }
+    }
+
     private function keepsSeconds(Product $product, int $mixedEpoch): float
     {
         $written = $this->keeps[$product->id] ?? null;

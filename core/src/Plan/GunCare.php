@@ -24,7 +24,7 @@ final class GunCare
     public const STAYS_IN_THE_GUN = 1800;
 
     /** Seconds after which a gun nobody wrote down as cleaned is taken to be: few stop to press for a rinse. */
-    private const CLEANED_UNSAID = 45 * 60;
+    public const CLEANED_UNSAID = 45 * 60;
 
     /** @var array{Product, int, string}|null paint, when it was last sprayed, and the piece */
     private ?array $dirty = null;

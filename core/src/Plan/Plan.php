@@ -26,6 +26,7 @@ final readonly class Plan
      * @param  list<RunningHold>  $holds  soonest first
      * @param  ModelState  $final  how the model will be once all of it is done
      * @param  list<PlannedStep>  $cleaning  when the gun is cleaned, in order (rule paint-gun-clean)
+     * @param  int  $validUntil  the first moment at which a plan made anew may differ, if nobody does anything
      * @param  list<PlannedStep>  $cups  when a paint is stirred and mixed, in order (rule bottle-mixed)
      */
     public function __construct(
@@ -38,6 +39,7 @@ final readonly class Plan
         public ModelState $final,
         public array $cleaning = [],
         public array $cups = [],
+        public int $validUntil = PHP_INT_MAX,
     ) {
     }
 
@@ -50,7 +52,9 @@ final readonly class Plan
      */
     public static function compile(Kit $kit, HouseRules $house, Shelf $shelf, array $events, Room $room, Calendar $calendar, int $nowEpoch, Experience $experience = new Experience): self
     {
-        return (new Compiler)->compile($kit, $house->with($kit->house), $shelf, $events, $room, $calendar, $nowEpoch, $experience);
+        $compiler = Compiler::ofTheTrade();
+
+        return $compiler->plan(Problem::of($kit, $house->with($kit->house), $shelf, $events, $room, $nowEpoch, $experience, $compiler->rules), $calendar);
     }
 
     public function aspect(): Aspect

@@ -6,7 +6,6 @@ namespace AmberStep\Core\Rule;
 
 use AmberStep\Core\Drying\Waits;
 use AmberStep\Core\Layering\Context;
-use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Log\ModelState;
 use AmberStep\Core\Step\Breach;
@@ -26,7 +25,6 @@ final class Outlook
     /**
      * @param  array<string, PlannedStep>  $left  what is left to do, by key, in order
      * @param  ModelState  $final  the surface once all of it is done
-     * @param  list<Event>  $events  events that stand, in order
      * @param  list<Breach>  $breaches
      * @param  list<Circle>  $circles
      */
@@ -35,7 +33,6 @@ final class Outlook
         public readonly array $left,
         public readonly ModelState $final,
         public readonly Waits $waits,
-        public readonly array $events,
         public readonly array $breaches,
         public readonly array $circles,
     ) {

@@ -31,6 +31,18 @@ final readonly class Hold
         return $epoch >= $this->fromEpoch && $epoch < $this->untilEpoch;
     }
 
+    /** The event that began it, or "plan:" and the key of the step that will; null for what no work began. */
+    public function began(): ?string
+    {
+        return $this->wait?->began;
+    }
+
+    /** Minutes from what began it to when the chance is lost; null for what is no chance. */
+    public function closesAfterMinutes(): ?float
+    {
+        return $this->isChance() && $this->wait !== null ? ($this->fromEpoch - $this->wait->fromEpoch) / 60 : null;
+    }
+
     /** What it says is lost when it begins. */
     public function isChance(): bool
     {

@@ -25,10 +25,10 @@ final readonly class PlannedStep
     ) {
     }
 
-    /** The first moment from $epoch on at which no hold forbids it. */
+    /** The first moment from $epoch on at which no hold forbids it that has begun by then: what is only planned may come later. */
     public function openFrom(int $epoch): int
     {
-        return self::firstFree($this->holds, $epoch);
+        return self::firstFree(array_values(array_filter($this->holds, static fn (Hold $h): bool => $h->fromEpoch <= $epoch)), $epoch);
     }
 
     /** @param  list<Hold>  $holds */

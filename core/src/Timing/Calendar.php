@@ -93,6 +93,24 @@ final class Calendar
         }
     }
 
+    /** @return list<int> when the next two sessions begin and end, and the time at the bench, as far as they lie after a moment */
+    public function edgesAfter(int $epoch): array
+    {
+        $i = $this->sessionAfter($epoch);
+        $edges = [...($this->session($i) ?? []), ...($this->session($i + 1) ?? []), ...($this->atBenchUntilEpoch === null ? [] : [$this->atBenchUntilEpoch])];
+
+        return array_values(array_filter($edges, static fn (int $edge): bool => $edge > $epoch));
+    }
+
+    /** When the session ends that runs at a moment; null where none does. */
+    public function endOfSession(int $epoch): ?int
+    {
+        $session = $this->session($this->sessionAfter($epoch));
+        $ends = array_filter([$session !== null && $session[0] <= $epoch ? $session[1] : 0, $this->atBenchUntilEpoch ?? 0], static fn (int $end): bool => $end > $epoch);
+
+        return $ends === [] ? null : min($ends);
+    }
+
     /** @return int place, in the line of sessions, of the first that is not over at $epoch */
     private function sessionAfter(int $epoch): int
     {

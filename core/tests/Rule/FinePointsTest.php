@@ -6,7 +6,9 @@ namespace AmberStep\Core\Tests\Rule;
 
 use AmberStep\Core\Document\Id;
 use AmberStep\Core\Kit\Edit;
+use AmberStep\Core\Plan\Compiler;
 use AmberStep\Core\Plan\Plan;
+use AmberStep\Core\Plan\Problem;
 use AmberStep\Core\Rule\RuleBook;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Hold;
@@ -264,7 +266,7 @@ final class FinePointsTest extends TestCase
         self::assertSame($ids, array_unique($ids));
 
         $build = self::body('enamel brown', [], ['decals' => true, 'wash' => 'pin', 'sheen' => 'matt']);
-        $compile = static fn (RuleBook $book): Plan => (new \AmberStep\Core\Plan\Compiler($book))->compile($build->kit, $build->kit->house, $build->shelf, [], \AmberStep\Core\Drying\Room::reference($build->now), \AmberStep\Core\Timing\Calendar::usual($build->zone), $build->now);
+        $compile = static fn (RuleBook $book): Plan => (new Compiler($book))->plan(Problem::of($build->kit, $build->kit->house, $build->shelf, [], \AmberStep\Core\Drying\Room::reference($build->now), $build->now, $build->experience, $book), \AmberStep\Core\Timing\Calendar::usual($build->zone));
         $one = $compile(new RuleBook($rules));
         $other = $compile(new RuleBook(array_reverse($rules)));
 

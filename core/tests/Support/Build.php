@@ -61,12 +61,21 @@ final class Build
         return $made;
     }
 
-    /** @param  array<string, list<array<int, array<string, mixed>>>>  $edits */
     public function plan(?Kit $kit = null, ?int $minutes = 90): Plan
+    {
+        return $this->planAt($this->now, $minutes, $this->now, $kit);
+    }
+
+    /**
+     * The plan as it is asked for at a moment.
+     *
+     * @param  int|null  $minutes  the user is at the bench from $begun on; null: by the calendar alone
+     */
+    public function planAt(int $nowEpoch, ?int $minutes, int $begun, ?Kit $kit = null): Plan
     {
         $calendar = Calendar::usual($this->zone);
 
-        return Plan::compile($kit ?? $this->kit, new HouseRules, $this->shelf, $this->events, $this->room(), $minutes === null ? $calendar : $calendar->atBench($this->now, $minutes), $this->now, $this->experience);
+        return Plan::compile($kit ?? $this->kit, new HouseRules, $this->shelf, $this->events, $this->room($nowEpoch), $minutes === null ? $calendar : $calendar->atBench($begun, $minutes), $nowEpoch, $this->experience);
     }
 
     /** @param  list<Edit>  $edits */
@@ -96,7 +105,7 @@ final class Build
         return array_map(static fn (Finding $f): string => $f->severity->value.' '.$f->rule, $plan->findings);
     }
 
-    private function room(): Room
+    private function room(int $nowEpoch): Room
     {
         $said = $this->said['room'] ?? [20, 50];
         if (isset($said['cycle'])) {
@@ -111,6 +120,6 @@ final class Build
             $cycle = new DailyCycle($said[0], $said[0], $said[1] / 100, $said[1] / 100, $this->zone);
         }
 
-        return new Room($readings, $this->now, $cycle ?? null);
+        return new Room($readings, $nowEpoch, $cycle ?? null);
     }
 }

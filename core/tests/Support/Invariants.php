@@ -9,6 +9,7 @@ use AmberStep\Core\Log\EventKind;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Step\StepEvent;
 use AmberStep\Core\Tests\Rule\MistakesTest;
+use AmberStep\Core\Work\HoldKind;
 
 /** What holds for the plan of every build, however it was written down. */
 trait Invariants
@@ -21,6 +22,7 @@ trait Invariants
         $this->doingWhatBenchProposesMovesNothingElse($build, $plan, $seed);
         $this->takingBackIsAsIfItNeverWas($build, $plan, $seed);
         $this->fixesWork($build, $plan, $seed);
+        $this->holdsSayWhereTheyComeFrom($build, $plan, $seed);
     }
 
     private function doNext(Build|TypedBuild $build, Plan $plan): void
@@ -74,6 +76,17 @@ trait Invariants
                 $where = "seed {$seed}: {$finding->rule} ({$finding->title}) after \"{$fix->title}\"";
                 self::assertNotContains($finding->key, array_column($after->findings, 'key'), "{$where}: still there");
                 self::assertSame([], MistakesTest::newStops($plan, $after), "{$where}: new stops");
+            }
+        }
+    }
+
+    private function holdsSayWhereTheyComeFrom(Build|TypedBuild $build, Plan $plan, int $seed): void
+    {
+        $logged = array_fill_keys(array_column($build->events, 'id'), true);
+        foreach ($plan->left as $planned) {
+            foreach ($planned->holds as $hold) {
+                $began = (string) $hold->began();
+                self::assertTrue($hold->kind === HoldKind::NotBefore || isset($logged[$began]) || isset($plan->left[substr($began, 5)]), "seed {$seed}: {$hold->key()} comes from \"{$began}\"");
             }
         }
     }

@@ -11,7 +11,7 @@ trait RandomBuilds
 {
     use Invariants;
 
-    private const SEEDS = 200;
+    private const SEEDS = 250;
 
     private const PER_CASE = 25;
 

@@ -31,7 +31,7 @@ final class TooEarly implements Judges
     {
         $told = [];
         foreach ($outlook->breaches as $breach) {
-            $mark = $breach->event->id.$breach->hold->rule;
+            $mark = $breach->eventId.$breach->rule;
             if (! isset($told[$mark])) {
                 $told[$mark] = true;
                 yield $this->finding($breach, $outlook);
@@ -42,27 +42,25 @@ final class TooEarly implements Judges
     private function finding(Breach $breach, Outlook $outlook): Finding
     {
         $context = $outlook->context;
-        $hold = $breach->hold;
-        $over = ($hold->kind->passes() || $hold->rule === 'flash-off') && $context->nowEpoch >= $hold->untilEpoch;
-        $at = Instant::wall($breach->event->atEpoch, $context->nowEpoch, $context->kit->zone);
-        $until = Instant::wall($hold->untilEpoch, $context->nowEpoch, $context->kit->zone);
-        $where = $context->nameOf($hold->target);
-        $what = ($breach->event->operation ?? $breach->event->kind)->value;
-        $targets = [$hold->target, $breach->event->id];
-        $key = (new Finding($hold->rule, Severity::Stop, '', '', $targets))->key;
-        $areas = array_values(array_filter($breach->event->targets, static fn (string $t): bool => isset($context->kit->areasById[$t])));
-        $fixes = $over || $areas === [] ? [] : [Say::look($outlook, $key, $areas, self::remedy($hold->kind), self::waitFor($hold->kind))];
+        $over = ($breach->kind->passes() || $breach->rule === 'flash-off') && $context->nowEpoch >= $breach->untilEpoch;
+        $at = Instant::wall($breach->atEpoch, $context->nowEpoch, $context->kit->zone);
+        $until = Instant::wall($breach->untilEpoch, $context->nowEpoch, $context->kit->zone);
+        $where = $context->nameOf($breach->heldTarget);
+        $targets = [$breach->heldTarget, $breach->eventId];
+        $key = (new Finding($breach->rule, Severity::Stop, '', '', $targets))->key;
+        $areas = array_values(array_filter($breach->targets, static fn (string $t): bool => isset($context->kit->areasById[$t])));
+        $fixes = $over || $areas === [] ? [] : [Say::look($outlook, $key, $areas, self::remedy($breach->kind), self::waitFor($breach->kind))];
 
         return new Finding(
-            $hold->rule, match (true) {
+            $breach->rule, match (true) {
                 $over => Severity::Note,
                 // Dust in tacky paint can be flatted out: not what the plan fails by.
-                $hold->rule === 'dust' => Severity::Think,
+                $breach->rule === 'dust' => Severity::Think,
                 default => Severity::Stop,
             },
             $over ? 'It went on early: look at it' : 'Too early on '.$where,
-            sprintf('%s went on %s at %s, while %s (%s) forbade %s until %s.', ucfirst(str_replace('-', ' ', $what)), $where, $at, $hold->because, self::word($hold->kind), $hold->kind->forbids(), $until),
-            $targets, [], $fixes, rests: $breach->event->id,
+            sprintf('%s went on %s at %s, while %s (%s) forbade %s until %s.', ucfirst(str_replace('-', ' ', $breach->what)), $where, $at, $breach->because, self::word($breach->kind), $breach->kind->forbids(), $until),
+            $targets, [], $fixes, rests: $breach->eventId,
         );
     }
 

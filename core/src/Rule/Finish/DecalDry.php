@@ -45,7 +45,7 @@ final class DecalDry implements OrdersHolds
                 $wait = $world->waits->of($top, WaitKind::TapeSafe, $state);
                 yield new Hold(HoldKind::TapeSafe, $target, $wait->fromEpoch, $wait->untilEpoch, $this->id(), $top->word().': prints while it is young', $wait);
             } elseif ($step->operation->leavesLayer() && $top->isDecal()) {
-                $wait = $world->waits->plain($top->lastCoat()->atEpoch, self::DRY_MINUTES, DriesBy::Water, $state->stays);
+                $wait = $world->waits->plain($top->lastCoat()->atEpoch, self::DRY_MINUTES, DriesBy::Water, $state->stays, $top->lastCoat()->eventId);
                 yield new Hold(HoldKind::Dry, $target, $wait->fromEpoch, $wait->untilEpoch, $this->id(), 'the decals', $wait);
             }
         }

@@ -56,7 +56,7 @@ final class GlueSet implements OrdersHolds
         if ($state->closedAt === null || $state->glue === null) {
             return null;
         }
-        $wait = $world->waits->plain($state->closedAt, $full ? $state->glue->fullMinutes() : $state->glue->handleMinutes(), $state->glue->driesBy());
+        $wait = $world->waits->plain($state->closedAt, $full ? $state->glue->fullMinutes() : $state->glue->handleMinutes(), $state->glue->driesBy(), began: $state->closedBy);
 
         return new Hold($full ? HoldKind::Full : HoldKind::Handle, $joint->id, $wait->fromEpoch, $wait->untilEpoch, $this->id(), $joint->name.', '.$state->glue->word(), $wait);
     }

@@ -44,7 +44,7 @@ final class EnamelWindow implements OrdersHolds
             $last = $top->lastCoat()->atEpoch;
             // The closing end shrinks with heat and never grows with cold.
             $closes = min($last + 60 * $figures->firstWindowMinutes, $world->waits->plain($last, $figures->firstWindowMinutes, $figures->driesBy, $state->stays)->untilEpoch);
-            $opens = $world->waits->plain($last, $figures->secondWindowMinutes, $figures->driesBy, $state->stays);
+            $opens = $world->waits->plain($last, $figures->secondWindowMinutes, $figures->driesBy, $state->stays, $top->lastCoat()->eventId);
             yield new Hold(HoldKind::Window, $target, $closes, max($closes, $opens->untilEpoch), $this->id(), 'the last coat of '.$top->word(), $opens);
         }
     }

@@ -53,7 +53,7 @@ final class WashDryBeforePaint implements OrdersHolds, OrdersSteps
         foreach ($step->targets as $target) {
             $state = $world->state($target);
             if ($state->washedAt !== null && $state->layers === []) {
-                $wait = $world->waits->plain($state->washedAt, $state->blownOff ? self::BLOWN_OFF_MINUTES : self::DRY_MINUTES, DriesBy::Water, $state->stays);
+                $wait = $world->waits->plain($state->washedAt, $state->blownOff ? self::BLOWN_OFF_MINUTES : self::DRY_MINUTES, DriesBy::Water, $state->stays, $state->washedBy);
                 yield new Hold(HoldKind::Dry, $target, $wait->fromEpoch, $wait->untilEpoch, $this->id(), 'wash water', $wait);
             }
         }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule\Paint;
 
 use AmberStep\Core\Kit\Edit;
-use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\Layer;
+use AmberStep\Core\Log\Wiped;
 use AmberStep\Core\Material\Below;
 use AmberStep\Core\Material\Liquid;
 use AmberStep\Core\Material\Substrate;
@@ -53,18 +53,15 @@ final class WipeStrips implements Judges
     /** @return iterable<Finding> */
     private function logged(Outlook $outlook): iterable
     {
-        foreach ($outlook->events as $event) {
-            if ($event->operation !== Operation::Wipe || $event->wipe === null) {
-                continue;
-            }
+        foreach ($outlook->context->surface->wipes as $event) {
             foreach ($event->targets as $area) {
                 if (! isset($outlook->context->kit->areasById[$area])) {
                     continue;
                 }
-                $what = $this->stripped($outlook, $area, $event->wipe, $this->topAt($outlook, $area, $event));
+                $what = $this->stripped($outlook, $area, $event->liquid, $this->topAt($outlook, $area, $event));
                 if ($what !== null) {
-                    $key = (new Finding($this->id(), Severity::Stop, '', '', [$area, $event->id]))->key;
-                    yield new Finding($this->id(), Severity::Stop, "The wipe strips {$what}", ucfirst($event->wipe->value)." was wiped over {$what} on {$outlook->context->areaName($area)}: what it softened will not hold the next coat.", [$area, $event->id], [], [
+                    $key = (new Finding($this->id(), Severity::Stop, '', '', [$area, $event->eventId]))->key;
+                    yield new Finding($this->id(), Severity::Stop, "The wipe strips {$what}", ucfirst($event->liquid->value)." was wiped over {$what} on {$outlook->context->areaName($area)}: what it softened will not hold the next coat.", [$area, $event->eventId], [], [
                         Say::look($outlook, $key, [$area], 'Look for bare and dull places; wash with soapy water and spot prime', null),
                     ]);
                 }
@@ -72,7 +69,7 @@ final class WipeStrips implements Judges
         }
     }
 
-    private function topAt(Outlook $outlook, string $area, Event $event): ?Layer
+    private function topAt(Outlook $outlook, string $area, Wiped $event): ?Layer
     {
         foreach ($outlook->context->surface->area($area)->fromTop() as $layer) {
             if ($layer->firstCoat()->atEpoch < $event->atEpoch) {

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule\Seam;
 
+use AmberStep\Core\Drying\Wait;
 use AmberStep\Core\Kit\Place;
 use AmberStep\Core\Log\Fold;
+use AmberStep\Core\Material\DriesBy;
 use AmberStep\Core\Material\Filler;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersHolds;
@@ -49,7 +51,7 @@ final class FillerSet implements Judges, OrdersHolds
                 $state = $world->state($target);
                 $filled = $state->done[Operation::Fill->value.'/round'] ?? [];
                 if ($filled !== []) {
-                    $wait = $world->waits->plain($filled[count($filled) - 1], Filler::SolventPutty->readyMinutes(self::SKIM), Filler::SolventPutty->driesBy(), $state->stays);
+                    $wait = $world->waits->plain($filled[count($filled) - 1], Filler::SolventPutty->readyMinutes(self::SKIM), Filler::SolventPutty->driesBy(), $state->stays, $state->filledBy);
                     yield new Hold(HoldKind::Ready, $target, $wait->fromEpoch, $wait->untilEpoch, $this->id(), Filler::SolventPutty->word().' in the low spots', $wait);
                 }
             }
@@ -83,11 +85,11 @@ final class FillerSet implements Judges, OrdersHolds
         if ($state->filledAt === null || $state->filler === null || $place === null || ! ($step->operation === Operation::CutBack || ($step->operation === Operation::CheckSeam && in_array($state->filler, Place::WIPED, true)))) {
             return;
         }
-        $ready = $world->waits->plain($state->filledAt, $state->filler->readyMinutes($place->widthMm), $state->filler->driesBy());
+        $ready = $world->waits->plain($state->filledAt, $state->filler->readyMinutes($place->widthMm), $state->filler->driesBy(), began: $state->filledBy);
         yield new Hold(HoldKind::Ready, $id, $ready->fromEpoch, $ready->untilEpoch, $this->id(), $state->filler->word(), $ready);
         $shut = $state->filler->shutMinutes();
         if ($shut !== null) {
-            yield new Hold(HoldKind::Window, $id, $state->filledAt + 60 * $shut, $state->filledAt + 60 * $shut, $this->id(), $state->filler->word().' sets harder than the plastic');
+            yield new Hold(HoldKind::Window, $id, $state->filledAt + 60 * $shut, $state->filledAt + 60 * $shut, $this->id(), $state->filler->word().' sets harder than the plastic', new Wait($state->filledAt, $state->filledAt + 60 * $shut, $shut, by: DriesBy::Itself, began: $state->filledBy));
         }
     }
 }

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Plan;
+
+use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Timing\Calendar;
+
+/**
+ * Until when a plan holds if nobody does anything: before that moment the same steps come in the same order and the
+ * same holds end at the same time, however late it is asked.
+ */
+final readonly class Validity
+{
+    /** Nobody looks further ahead than this, in seconds. */
+    private const AT_MOST = 86400;
+
+    public function __construct(private Context $context, private Calendar $calendar)
+    {
+    }
+
+    /**
+     * @param  array<string, PlannedStep>  $left
+     * @return int the first moment at which a plan made anew may differ
+     */
+    public function until(array $left): int
+    {
+        $now = $this->context->nowEpoch;
+        $until = $now + self::AT_MOST;
+        foreach ([$this->holds($left), $this->clocks(), $this->calendar->edgesAfter($now), $this->lastToFit($left), $this->air()] as $moments) {
+            foreach ($moments as $moment) {
+                if ($moment > $now && $moment < $until) {
+                    $until = $moment;
+                }
+            }
+        }
+
+        return $until;
+    }
+
+    /**
+     * Holds that begin or end, chances that close, or close soon; what the user set for a time.
+     *
+     * @param  array<string, PlannedStep>  $left
+     * @return iterable<int>
+     */
+    private function holds(array $left): iterable
+    {
+        foreach ($left as $planned) {
+            foreach ($planned->holds as $hold) {
+                yield $hold->untilEpoch;
+                yield $hold->fromEpoch;
+                if ($hold->isChance()) {
+                    yield $hold->fromEpoch - Chooser::CLOSING_SOON;
+                }
+            }
+        }
+        foreach ($this->context->kit->notBefore as $set) {
+            yield $set->atEpoch;
+        }
+    }
+
+    /** @return iterable<int> when a gun or a cup runs out of time */
+    private function clocks(): iterable
+    {
+        $last = $this->context->surface->lastSprayed();
+        if ($last !== null) {
+            yield $last[1] + GunCare::STAYS_IN_THE_GUN;
+            yield $last[1] + GunCare::CLEANED_UNSAID;
+        }
+        yield from CupCare::runsOut($this->context);
+    }
+
+    /**
+     * With idle hands, what is planned for this session is done later and later, until the last of it does not fit.
+     *
+     * @param  array<string, PlannedStep>  $left
+     * @return iterable<int>
+     */
+    private function lastToFit(array $left): iterable
+    {
+        $now = $this->context->nowEpoch;
+        $end = $this->calendar->endOfSession($now);
+        $last = $now;
+        foreach ($left as $planned) {
+            if ($end !== null && $planned->startEpoch < $end) {
+                $last = max($last, min($planned->endEpoch, $end));
+            }
+        }
+        if ($end !== null) {
+            yield $now + max(60, $end - $last);
+        }
+    }
+
+    /** @return iterable<int> when the air becomes, or ceases to be, fit to spray in */
+    private function air(): iterable
+    {
+        foreach ([false, true] as $gloss) {
+            yield $this->context->room->turnsAfter($this->context->nowEpoch, $gloss) ?? 0;
+        }
+    }
+}
