@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\Compressed;
 use App\Http\Middleware\HostDoor;
 use App\Http\Middleware\JsonDoor;
 use App\Http\Middleware\OriginDoor;
@@ -27,7 +28,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(static function (Middleware $middleware): void {
         // One origin serves page and API; what is typed is stored as it was typed; our own door says what is too large.
         $middleware->remove([HandleCors::class, ValidatePostSize::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
-        $middleware->prepend([HostDoor::class, OriginDoor::class, SecurityHeaders::class]);
+        $middleware->prepend([HostDoor::class, OriginDoor::class, SecurityHeaders::class, Compressed::class]);
         $middleware->group('api', [JsonDoor::class]);
     })
     ->withExceptions(static function (Exceptions $exceptions): void {

@@ -32,6 +32,6 @@ final readonly class Planner
         $now = $this->clock->epoch();
         $calendar = $this->settings->calendar($build->kit->zone);
 
-        return Plan::compile($build->kit, $this->settings->house(), $this->shelf->shelf(), $build->events, $this->rooms->room($now), $minutes === null ? $calendar : $calendar->atBench($now, $minutes), $now, $this->experience->all());
+        return Plan::compile($build->kit, $this->settings->house(), $this->shelf->shelf(), $build->events(), $this->rooms->room($now), $minutes === null ? $calendar : $calendar->atBench($now, $minutes), $now, $this->experience->all());
     }
 }

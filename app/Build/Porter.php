@@ -84,7 +84,7 @@ final readonly class Porter
         foreach ($build->kit->colours as $colour) {
             $used[$colour->product] = true;
         }
-        foreach ([...$build->kit->pins, ...$build->kit->inserted, ...$build->events] as $thing) {
+        foreach ([...$build->kit->pins, ...$build->kit->inserted, ...$build->events()] as $thing) {
             if ($thing->product !== null) {
                 $used[$thing->product] = true;
             }
@@ -97,7 +97,7 @@ final readonly class Porter
             }
         }
 
-        return new BuildFile($build->id, $build->kit, array_values(array_filter($this->shelf->shelf()->products, static fn (Paint $p): bool => isset($used[$p->id]))), $build->events);
+        return new BuildFile($build->id, $build->kit, array_values(array_filter($this->shelf->shelf()->products, static fn (Paint $p): bool => isset($used[$p->id]))), $build->events());
     }
 
     /** The same build under new ids, so that both can stand side by side. Products keep theirs: one shelf. */

@@ -14,6 +14,7 @@ use AmberStep\Core\Work\Operation;
 use App\Clock\BenchClock;
 use App\Models\Event;
 use App\Repositories\BuildRepository;
+use App\Repositories\EventRepository;
 use App\Repositories\ShelfRepository;
 use App\Room\RoomSource;
 use Illuminate\Support\Facades\DB;
@@ -24,7 +25,7 @@ final readonly class Recorder
     /** A clock that runs a little ahead is not the future. */
     private const FUTURE_SECONDS = 120;
 
-    public function __construct(private BuildRepository $builds, private ShelfRepository $shelf, private BenchClock $clock, private RoomSource $rooms)
+    public function __construct(private BuildRepository $builds, private EventRepository $log, private ShelfRepository $shelf, private BenchClock $clock, private RoomSource $rooms)
     {
     }
 
@@ -82,12 +83,11 @@ final readonly class Recorder
         if ($event->product !== null && $this->shelf->shelf()->find($event->product) === null) {
             throw BadDocument::at('product', 'is not on the shelf', 'give the id of a product on the shelf');
         }
-        $standing = Log::standing($build->events);
-        if ($event->kind === EventKind::TakeBack && ! in_array($event->takesBack, array_map(static fn (LogEvent $e): string => $e->id, $build->events), true)) {
+        if ($event->kind === EventKind::TakeBack && $this->log->find($buildId, (string) $event->takesBack) === null) {
             throw BadDocument::at('takesBack', 'is not in the log of this build', 'give the id of one of its events');
         }
-        foreach ($standing as $other) {
-            if ($event->stepKey !== null && $other->stepKey === $event->stepKey && $event->kind !== EventKind::Note) {
+        foreach ($event->stepKey === null || $event->kind === EventKind::Note ? [] : Log::standing($this->log->answering($buildId, $event->stepKey)) as $other) {
+            if ($other->stepKey === $event->stepKey) {
                 throw new Conflict('This step was already recorded.', ['event' => $other->toArray()]);
             }
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Answers\Kept;
+use App\Answers\Packed;
 use App\Clock\BenchClock;
 use App\Http\Presenters\Time;
 use Illuminate\Http\JsonResponse;
@@ -13,6 +15,9 @@ use Illuminate\Http\Response;
 /** Every answer carries the server's now: the web keeps the offset and never counts by itself. */
 final readonly class Answer
 {
+    /** How often the build was compiled up to this answer: readers of one number read one plan. */
+    public const TIMETABLE = 'Amber-Timetable';
+
     public function __construct(private BenchClock $clock)
     {
     }
@@ -23,14 +28,15 @@ final readonly class Answer
         return new JsonResponse([...$data, 'now' => Time::utc($this->clock->epoch())], $status, options: JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
     }
 
-    /**
-     * An answer that is JSON already, with the server's now put in.
-     *
-     * @param  string  $json  an object with at least one field
-     */
-    public function kept(string $json): Response
+    /** An answer that was kept: compressed already, with the server's now put in. */
+    public function kept(Kept|Packed $answer, Request $request): Response
     {
-        return new Response(substr($json, 0, -1).',"now":"'.Time::utc($this->clock->epoch()).'"}', 200, ['Content-Type' => 'application/json']);
+        $packed = $answer instanceof Kept ? $answer->answer : $answer;
+        $now = $this->clock->epoch();
+        $deflated = in_array('deflate', array_map(static fn (string $e): string => trim(explode(';', $e)[0]), explode(',', (string) $request->headers->get('Accept-Encoding', ''))), true);
+        $body = $deflated ? $packed->deflated($now) : $packed->plain($now);
+
+        return new Response($body, 200, ['Content-Type' => 'application/json', 'Content-Length' => (string) strlen($body), 'Vary' => 'Accept-Encoding', ...($answer instanceof Kept && $answer->serial > 0 ? [self::TIMETABLE => (string) $answer->serial] : []), ...($deflated ? ['Content-Encoding' => 'deflate'] : [])]);
     }
 
     /** A whole number from the query, kept in range; anything else is the default. */

@@ -5,13 +5,15 @@ declare(strict_types=1);
 namespace App\Repositories;
 
 use AmberStep\Core\Kit\Kit;
-use AmberStep\Core\Log\Event as LogEvent;
 use App\Models\Build;
-use App\Models\Event;
 
 /** Builds and their logs, as core sees them. */
-final class BuildRepository
+final readonly class BuildRepository
 {
+    public function __construct(private EventRepository $events)
+    {
+    }
+
     /** @return list<LoadedBuild> in the user's order */
     public function all(): array
     {
@@ -30,15 +32,6 @@ final class BuildRepository
 
     private function assemble(Build $build): LoadedBuild
     {
-        return new LoadedBuild($build->id, $build->revision, Kit::fromArray($build->kit), $this->events($build->id));
-    }
-
-    /** @return list<LogEvent> */
-    private function events(string $buildId): array
-    {
-        /** @var list<Event> $rows */
-        $rows = Event::query()->where('build_id', $buildId)->orderBy('number')->get()->all();
-
-        return array_map(static fn (Event $e): LogEvent => LogEvent::fromArray($e->body), $rows);
+        return new LoadedBuild($build->id, $build->revision, Kit::fromArray($build->kit), fn (): array => $this->events->all($build->id));
     }
 }

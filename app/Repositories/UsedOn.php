@@ -4,40 +4,28 @@ declare(strict_types=1);
 
 namespace App\Repositories;
 
-use App\Models\Build;
+use AmberStep\Core\Kit\Kit;
 
-/** What a paint of the shelf was used on, over all builds: for recipes that are kept. */
+/** What a build uses the paints of the shelf on: for recipes that are kept. */
 final class UsedOn
 {
-    /** @return array<string, list<string>> by product: "Marram: wings, tail" */
-    public function all(): array
+    private const FEW = 4;
+
+    /** @return array<string, string> by product: "Marram: wings, tail" */
+    public static function of(Kit $kit): array
     {
+        $areas = [];
+        foreach ($kit->areas as $area) {
+            $areas[(string) $area->intent->colour][] = $area->name;
+        }
         $used = [];
-        foreach (Build::query()->orderBy('position')->get()->all() as $build) {
-            $areas = [];
-            foreach (self::list($build->kit, 'areas') as $area) {
-                $colour = is_array($area['intent'] ?? null) ? ($area['intent']['colour'] ?? null) : null;
-                if (is_string($colour) && is_string($area['name'] ?? null)) {
-                    $areas[$colour][] = $area['name'];
-                }
-            }
-            foreach (self::list($build->kit, 'colours') as $colour) {
-                $names = $areas[is_string($colour['id'] ?? null) ? $colour['id'] : ''] ?? [];
-                if (is_string($colour['product'] ?? null) && $names !== []) {
-                    $used[$colour['product']][] = "{$build->name}: ".implode(', ', array_slice($names, 0, 4)).(count($names) > 4 ? ' and '.(count($names) - 4).' more' : '');
-                }
+        foreach ($kit->colours as $colour) {
+            $names = $areas[$colour->id] ?? [];
+            if ($colour->product !== null && $names !== []) {
+                $used[$colour->product] = "{$kit->name}: ".implode(', ', array_slice($names, 0, self::FEW)).(count($names) > self::FEW ? ' and '.(count($names) - self::FEW).' more' : '');
             }
         }
 
         return $used;
-    }
-
-    /**
-     * @param  array<mixed>  $kit
-     * @return list<array<mixed>>
-     */
-    private static function list(array $kit, string $list): array
-    {
-        return array_values(array_filter(is_array($kit[$list] ?? null) ? $kit[$list] : [], is_array(...)));
     }
 }

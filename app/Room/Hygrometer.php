@@ -29,6 +29,12 @@ final readonly class Hygrometer
         ));
     }
 
+    /** When it reads next. */
+    public static function after(int $epoch): int
+    {
+        return (intdiv($epoch, self::EVERY_SECONDS) + 1) * self::EVERY_SECONDS;
+    }
+
     /** @return list<Reading> hourly ones between two instants, and the last */
     public function between(int $from, int $until): array
     {

@@ -38,6 +38,12 @@ final readonly class RoomSource
         return new Room($simulated, $nowEpoch, $cycle);
     }
 
+    /** When another reading is due; null where they are typed, and come when they come. */
+    public function nextReading(int $nowEpoch): ?int
+    {
+        return $this->source() === self::SIMULATED ? Hygrometer::after($nowEpoch) : null;
+    }
+
     public function source(): string
     {
         return ($this->settings->value('room')['source'] ?? self::SIMULATED) === self::TYPED ? self::TYPED : self::SIMULATED;

@@ -46,6 +46,47 @@ final class ManyHandsTest extends TestCase
         self::assertSame($before + self::HANDS, $this->server->request('GET', "/api/builds/{$build}/log")[1]['total']);
     }
 
+    public function test_readers_after_one_write_compile_once(): void
+    {
+        $build = $this->server->request('GET', '/api/frame')[1]['builds'][0]['id'];
+        $readers = array_map(static fn (string $of): string => "/api/builds/{$build}/{$of}", ['bench', 'plan', 'find', 'surface', 'bench', 'breakdown', 'lists', 'booklet']);
+        $this->read($readers);
+        [$before] = array_unique($this->read($readers));
+        foreach (range(1, 3) as $n) {
+            $this->server->request('POST', "/api/builds/{$build}/events", ['id' => sprintf('01T0000000%016d', $n), 'kind' => 'note', 'at' => '2026-03-03T19:05:00Z', 'note' => "write {$n}"]);
+
+            self::assertSame([$before + $n], array_values(array_unique($this->read($readers))), 'all at one moment, and the plan was made once');
+        }
+    }
+
+    /**
+     * @param  list<string>  $paths  asked at one moment
+     * @return list<int> how often the build was compiled, by each answer
+     */
+    private function read(array $paths): array
+    {
+        $all = curl_multi_init();
+        $serials = [];
+        foreach ($paths as $i => $path) {
+            $handle = curl_init($this->server->address().$path);
+            curl_setopt_array($handle, [CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADERFUNCTION => static function ($_, string $line) use (&$serials, $i): int {
+                if (preg_match('/^Amber-Timetable: (\d+)/i', $line, $m) === 1) {
+                    $serials[$i] = (int) $m[1];
+                }
+
+                return strlen($line);
+            }]);
+            curl_multi_add_handle($all, $handle);
+        }
+        do {
+            curl_multi_exec($all, $running);
+            curl_multi_select($all);
+        } while ($running > 0);
+        self::assertCount(count($paths), $serials);
+
+        return array_values($serials);
+    }
+
     /**
      * @param  list<array{string, array<string, mixed>}>  $posts
      * @return list<int> the status of each

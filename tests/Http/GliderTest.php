@@ -59,7 +59,7 @@ final class GliderTest extends AppTestCase
         $unread = new Shelf(array_map(static fn (Paint $p): Paint => $p->optics?->spoonEpoch === null ? $p : $p->with(['optics' => null]), $shelf->products));
         $coats = static function (Shelf $shelf) use ($tender): int {
             $now = (int) strtotime(self::NOW);
-            $plan = Plan::compile($tender->kit, new HouseRules, $shelf, $tender->events, app(RoomSource::class)->room($now), Calendar::usual($tender->kit->zone), $now);
+            $plan = Plan::compile($tender->kit, new HouseRules, $shelf, $tender->events(), app(RoomSource::class)->room($now), Calendar::usual($tender->kit->zone), $now);
 
             return max(array_map(static fn (PlannedStep $p): int => $p->step->operation === Operation::Colour && $p->step->product?->name === 'Linnet Buoy Red' ? $p->step->of : 0, array_values($plan->left)));
         };

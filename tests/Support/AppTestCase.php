@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
+use App\Answers\Store;
 use App\Clock\BenchClock;
 use App\Demo\Demo;
 use App\Models\Build;
@@ -33,9 +34,8 @@ abstract class AppTestCase extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        // Each test has a database in memory of its own: what was kept for another's means nothing here. Only what
-        // this process kept: one beside it may be in the middle of a test.
-        array_map(static fn (string $kept): bool => @unlink($kept), (array) glob(storage_path('framework/cache/answer'.getenv('TEST_TOKEN').'-*.json')));
+        // Each test has a database in memory of its own: what was kept for another's means nothing here.
+        app(Store::class)->sweep();
         $this->at(self::NOW);
     }
 

@@ -22,14 +22,18 @@ final class Server
     /** @var array<string, string> databases with the demo, by instant */
     private static array $demos = [];
 
-    public function __construct(private readonly string $now)
+    /**
+     * @param  string  $served  more of PHP's settings, as a command line has them
+     * @param  bool  $demo  whether the demo is loaded; else there is no build
+     */
+    public function __construct(private readonly string $now, private readonly string $served = '', bool $demo = true)
     {
         $this->port = self::freePort();
         // A folder of its own: the backups that lie beside a database are kept by their number.
         $folder = sys_get_temp_dir().'/amber-'.bin2hex(random_bytes(6));
         mkdir($folder);
         $this->database = $folder.'/bench.sqlite';
-        copy(self::demo($now), $this->database);
+        copy(self::prepared($now, $demo), $this->database);
         $this->start();
         $this->setClock($now);
     }
@@ -41,7 +45,7 @@ final class Server
 
     public function start(): void
     {
-        $command = sprintf('exec env %s PHP_CLI_SERVER_WORKERS=4 setsid %s -d memory_limit=512M -d post_max_size=12M -d opcache.file_cache=%s -S 127.0.0.1:%d -t %s %s', $this->environment(), PHP_BINARY, escapeshellarg(self::compiled()), $this->port, escapeshellarg(self::root().'/public'), escapeshellarg(self::root().'/bin/router.php'));
+        $command = sprintf('exec env %s PHP_CLI_SERVER_WORKERS=4 setsid %s -d memory_limit=512M -d post_max_size=12M -d zend.enable_gc=0%s -d opcache.file_cache=%s -S 127.0.0.1:%d -t %s %s', $this->environment(), PHP_BINARY, $this->served, escapeshellarg(self::compiled()), $this->port, escapeshellarg(self::root().'/public'), escapeshellarg(self::root().'/bin/router.php'));
         $process = proc_open($command, [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes);
         $this->process = $process === false ? null : $process;
         for ($i = 0; $i < 200; $i++) {
@@ -108,10 +112,66 @@ final class Server
         return [$answer === false ? 0 : $status, is_array($data) ? $data : []];
     }
 
+    /**
+     * Asked as a browser would: compressed.
+     *
+     * @param  list<string>  $headers
+     * @return array{int, array<string, mixed>, string} status, the answer where it is JSON, and the bytes that were sent
+     */
+    public function send(string $method, string $path, ?string $body = null, array $headers = []): array
+    {
+        $curl = curl_init($this->address().$path);
+        curl_setopt_array($curl, [CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 60, CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept-Encoding: gzip, deflate', ...$headers], CURLOPT_HEADER => true]);
+        if ($body !== null) {
+            curl_setopt($curl, CURLOPT_POSTFIELDS, $body);
+        }
+        [$head, $sent] = [...explode("\r\n\r\n", (string) curl_exec($curl), 2), ''];
+        $read = match (preg_match('/^content-encoding: (\w+)/mi', $head, $m) === 1 ? $m[1] : '') {
+            'gzip' => gzdecode($sent),
+            'deflate' => gzuncompress($sent),
+            default => $sent,
+        };
+        $data = json_decode((string) $read, true);
+
+        return [(int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE), is_array($data) ? $data : [], $sent];
+    }
+
+    /** One header of an answer; empty where it has none. */
+    public function header(string $path, string $name): string
+    {
+        $value = '';
+        $curl = curl_init($this->address().$path);
+        curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADERFUNCTION => static function ($_, string $line) use (&$value, $name): int {
+            if (stripos($line, $name.':') === 0) {
+                $value = trim(substr($line, strlen($name) + 1));
+            }
+
+            return strlen($line);
+        }]);
+        curl_exec($curl);
+
+        return $value;
+    }
+
+    /** The build file of a demo build, as it stands at an instant. */
+    public static function export(string $name, string $now): string
+    {
+        $pdo = new \PDO('sqlite:'.self::prepared($now, true));
+        $find = $pdo->prepare('select id from builds where name like ?');
+        $find->execute(["%{$name}%"]);
+        $file = sys_get_temp_dir().'/amber-export-'.bin2hex(random_bytes(6)).'.json';
+        exec(self::environmentOf($now, self::prepared($now, true)).' '.PHP_BINARY.' '.escapeshellarg(self::root().'/artisan').' amber:export '.escapeshellarg((string) $find->fetchColumn()).' --to='.escapeshellarg($file).' 2>&1');
+        $json = (string) file_get_contents($file);
+        unlink($file);
+
+        return $json;
+    }
+
     public function stop(): void
     {
         $this->kill();
         (new Filesystem)->deleteDirectory(dirname($this->database));
+        (new Filesystem)->deleteDirectory(self::root().'/var/cache/'.hash('xxh64', $this->database));
     }
 
     private function environment(): string
@@ -124,15 +184,16 @@ final class Server
         return sprintf('APP_ENV=testing AMBER_NOW=%s DB_DATABASE=%s', escapeshellarg($now), escapeshellarg($database));
     }
 
-    /** A database with the demo as it stands at an instant: loaded once, copied from then on. */
-    private static function demo(string $now): string
+    /** A database, with the demo as it stands at an instant or empty: made once, copied from then on. */
+    private static function prepared(string $now, bool $demo): string
     {
-        if (isset(self::$demos[$now])) {
-            return self::$demos[$now];
+        $key = $now.($demo ? '' : ' empty');
+        if (isset(self::$demos[$key])) {
+            return self::$demos[$key];
         }
         $folder = sys_get_temp_dir().'/amber-demo-'.bin2hex(random_bytes(6));
         mkdir($folder);
-        foreach (['amber:upgrade', 'amber:demo'] as $command) {
+        foreach ($demo ? ['amber:upgrade', 'amber:demo'] : ['amber:upgrade'] as $command) {
             exec(self::environmentOf($now, $folder.'/demo.sqlite').' '.PHP_BINARY.' '.escapeshellarg(self::root().'/artisan').' '.$command.' 2>&1', $out, $code);
             if ($code !== 0) {
                 throw new RuntimeException(implode("\n", $out));
@@ -142,7 +203,7 @@ final class Server
         (new \PDO("sqlite:{$folder}/demo.sqlite"))->exec('PRAGMA wal_checkpoint(TRUNCATE)');
         register_shutdown_function(static fn () => (new Filesystem)->deleteDirectory($folder));
 
-        return self::$demos[$now] = $folder.'/demo.sqlite';
+        return self::$demos[$key] = $folder.'/demo.sqlite';
     }
 
     /**

@@ -27,10 +27,9 @@ interface ErrorBody {
     error?: { message?: string; problems?: Problem[]; there?: Record<string, unknown> };
 }
 
-async function call<T>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<T> {
-    let response: Response;
+async function reach(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Response> {
     try {
-        response = await fetch('/api/' + path, {
+        return await fetch('/api/' + path, {
             method,
             headers: body === undefined ? headers : { 'Content-Type': body instanceof Blob ? body.type : 'application/json', ...headers },
             body: body === undefined ? null : typeof body === 'string' || body instanceof Blob ? body : JSON.stringify(body),
@@ -38,6 +37,9 @@ async function call<T>(method: string, path: string, body?: unknown, headers: Re
     } catch {
         throw new Away('The bench cannot be reached.');
     }
+}
+
+async function read<T>(response: Response): Promise<T> {
     const data = (await response.json().catch(() => ({}))) as T & ErrorBody & { now?: string };
     if (!response.ok) {
         throw new Refused(response.status, data.error?.message ?? 'Something went wrong.', data.error?.problems ?? [], data.error?.there ?? {});
@@ -49,7 +51,31 @@ async function call<T>(method: string, path: string, body?: unknown, headers: Re
     return data;
 }
 
+async function call<T>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<T> {
+    return read<T>(await reach(method, path, body, headers));
+}
+
+/** What was answered last, by path, with the tag that says whether it still stands. */
+const last = new Map<string, { tag: string; data: unknown }>();
+
+/** Asks only for what is new: with nothing new the last answer stands as it is. */
+async function renew<T>(path: string): Promise<T> {
+    const known = last.get(path);
+    const response = await reach('GET', path, undefined, known === undefined ? {} : { 'If-None-Match': known.tag });
+    if (response.status === 304 && known !== undefined) {
+        return known.data as T;
+    }
+    const data = await read<T>(response);
+    const tag = response.headers.get('ETag');
+    if (tag !== null) {
+        last.set(path, { tag, data });
+    }
+
+    return data;
+}
+
 export const api = {
+    renew,
     get: <T>(path: string): Promise<T> => call<T>('GET', path),
     post: <T>(path: string, body: unknown, headers?: Record<string, string>): Promise<T> => call<T>('POST', path, body, headers),
     put: <T>(path: string, body: unknown): Promise<T> => call<T>('PUT', path, body),

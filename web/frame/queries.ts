@@ -25,7 +25,7 @@ export function useFrame(): UseQueryResult<Frame> {
     return useQuery({
         queryKey: ['frame'],
         queryFn: async () => {
-            const frame = await api.get<Frame>('frame');
+            const frame = await api.renew<Frame>('frame');
             freeze(frame.frozen, frame.now);
 
             return frame;

@@ -12,14 +12,12 @@ use AmberStep\Core\Kit\KitDiff;
 use AmberStep\Core\Kit\Parking;
 use AmberStep\Core\Lines\Reading;
 use AmberStep\Core\Log\Log;
+use App\Answers\Timetables;
 use App\Build\Changer;
-use App\Build\Planner;
 use App\Clock\BenchClock;
 use App\Http\Answer;
 use App\Http\LinesBody;
 use App\Http\Presenters\BookletPresenter;
-use App\Http\Presenters\BreakdownPresenter;
-use App\Http\Presenters\KitPresenter;
 use App\Http\Presenters\ReadingPresenter;
 use App\Repositories\BuildRepository;
 use App\Repositories\LoadedBuild;
@@ -27,19 +25,20 @@ use App\Repositories\Settings;
 use App\Repositories\ShelfRepository;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 
 /** The booklet as it is called out, the lists of its colours, and the break-down. */
 final readonly class BookletController
 {
     use LoadsBuilds;
 
-    public function __construct(private BuildRepository $builds, private ShelfRepository $shelf, private Changer $changer, private BenchClock $clock, private Settings $settings, private Answer $answer)
+    public function __construct(private BuildRepository $builds, private ShelfRepository $shelf, private Changer $changer, private BenchClock $clock, private Settings $settings, private Answer $answer, private Timetables $timetables)
     {
     }
 
-    public function show(string $build): JsonResponse
+    public function show(Request $request, string $build): Response
     {
-        return $this->answer->json(BookletPresenter::page($this->load($build), $this->shelf->shelf(), $this->settings->house(), $this->clock->epoch(), $this->changer->undoable($build)));
+        return $this->answer->kept($this->timetables->ask($build, 'booklet'), $request);
     }
 
     /** What lines would be read as, with the totals as they would be: nothing changes. */
@@ -50,7 +49,7 @@ final readonly class BookletController
 
         return $this->answer->json([
             ...ReadingPresenter::of($reading, KitDiff::edits($loaded->kit, $reading->kit), null),
-            'tally' => BookletPresenter::tally($reading->kit, $this->shelf->shelf(), $this->settings->house(), Log::replay($loaded->events, $reading->kit, $this->shelf->shelf(), $this->clock->epoch())),
+            'tally' => BookletPresenter::tally($reading->kit, $this->shelf->shelf(), $this->settings->house(), Log::replay($loaded->events(), $reading->kit, $this->shelf->shelf(), $this->clock->epoch())),
         ]);
     }
 
@@ -86,27 +85,14 @@ final readonly class BookletController
         return $this->answer->json(['change' => $change->toArray(), 'revision' => $change->revision, 'left' => ''], 201);
     }
 
-    public function lists(string $build): JsonResponse
+    public function lists(Request $request, string $build): Response
     {
-        $loaded = $this->load($build);
-        $shelf = $this->shelf->shelf();
-
-        return $this->answer->json(['build' => KitPresenter::name($loaded), 'lists' => BookletPresenter::lists($loaded->kit, $shelf, $this->settings->house(), Log::replay($loaded->events, $loaded->kit, $shelf, $this->clock->epoch()))]);
+        return $this->answer->kept($this->timetables->ask($build, 'lists'), $request);
     }
 
-    public function breakdown(string $build, Planner $planner): JsonResponse
+    public function breakdown(Request $request, string $build): Response
     {
-        $loaded = $this->load($build);
-
-        return $this->answer->json(['build' => KitPresenter::name($loaded), ...BreakdownPresenter::of($planner->plan($loaded)), 'show' => array_map(static fn ($r): array => $r->toArray(), $loaded->kit->showRules), 'outages' => array_map(static fn ($o): array => $o->toArray(), $loaded->kit->outages), 'parked' => self::parked($loaded), 'noseWheel' => $loaded->kit->noseWheel, 'undoable' => $this->changer->undoable($build)?->toArray()]);
-    }
-
-    /** @return list<array<string, mixed>> parts that are not built, and why */
-    private static function parked(LoadedBuild $build): array
-    {
-        $why = (new Parking($build->kit))->why;
-
-        return array_values(array_map(static fn ($p): array => ['id' => $p->id, 'name' => $p->name, 'number' => $p->number, 'because' => $why[$p->id]], array_filter($build->kit->parts, static fn ($p): bool => isset($why[$p->id]))));
+        return $this->answer->kept($this->timetables->ask($build, 'breakdown'), $request);
     }
 
     private function reading(Request $request, LoadedBuild $loaded): Reading

@@ -5,19 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use AmberStep\Core\Log\Finish;
+use AmberStep\Core\Plan\Problem;
+use App\Answers\Timetables;
 use App\Build\BuildFile;
-use App\Build\Changer;
-use App\Build\Planner;
 use App\Build\Porter;
 use App\Clock\BenchClock;
 use App\Http\Answer;
-use App\Http\AnswerCache;
-use App\Http\Presenters\BenchPresenter;
-use App\Http\Presenters\FindPresenter;
 use App\Http\Presenters\FinishPresenter;
 use App\Http\Presenters\KitPresenter;
 use App\Http\Presenters\LogPresenter;
-use App\Http\Presenters\PlanPresenter;
 use App\Photos\Parcel;
 use App\Repositories\BuildRepository;
 use App\Repositories\LoadedBuild;
@@ -31,75 +27,45 @@ final readonly class BuildController
 {
     use LoadsBuilds;
 
-    public function __construct(private BuildRepository $builds, private Planner $planner, private Answer $answer, private AnswerCache $cache, private BenchClock $clock)
+    public function __construct(private BuildRepository $builds, private Answer $answer, private Timetables $timetables, private BenchClock $clock)
     {
     }
 
     public function bench(Request $request, string $build): Response
     {
-        $minutes = Answer::whole($request, 'minutes', 90, 5, 720);
-
-        return $this->answer->kept($this->cache->remember("bench/{$build}/{$minutes}", function () use ($build, $minutes): array {
-            $loaded = $this->load($build);
-
-            return ['build' => KitPresenter::name($loaded), ...BenchPresenter::bench($this->planner->plan($loaded, $minutes), $minutes)];
-        }));
+        return $this->answer->kept($this->timetables->bench($build, Answer::whole($request, 'minutes', 90, 5, 720)), $request);
     }
 
     public function sheet(Request $request, string $build): Response
     {
-        $minutes = Answer::whole($request, 'minutes', 120, 5, 720);
-
-        return $this->answer->kept($this->cache->remember("sheet/{$build}/{$minutes}", function () use ($build, $minutes): array {
-            $loaded = $this->load($build);
-
-            return ['build' => KitPresenter::name($loaded), ...BenchPresenter::sheet($this->planner->plan($loaded, $minutes), $minutes)];
-        }));
+        return $this->answer->kept($this->timetables->sheet($build, Answer::whole($request, 'minutes', 120, 5, 720)), $request);
     }
 
-    public function plan(string $build, Changer $changer): Response
+    public function plan(Request $request, string $build): Response
     {
-        return $this->answer->kept($this->cache->remember("plan/{$build}", function () use ($build, $changer): array {
-            $loaded = $this->load($build);
-            $undoable = $changer->undoable($loaded->id);
-
-            return [
-                'build' => KitPresenter::name($loaded),
-                ...PlanPresenter::plan($this->planner->plan($loaded)),
-                'undoable' => $undoable?->toArray(),
-            ];
-        }));
+        return $this->answer->kept($this->timetables->ask($build, 'plan'), $request);
     }
 
     public function log(Request $request, string $build, ShelfRepository $shelf): Response
     {
         $from = Answer::whole($request, 'from', 0, 0, 1_000_000);
 
-        return $this->answer->kept($this->cache->remember("log/{$build}/{$from}", function () use ($build, $from, $shelf): array {
-            $loaded = $this->load($build);
-
-            return ['build' => KitPresenter::name($loaded), ...(new LogPresenter($shelf->shelf()))->page($loaded, $from, $this->clock->epoch())];
-        }));
+        return $this->answer->kept($this->timetables->remember($build, "log/{$from}", fn (LoadedBuild $loaded): array => ['build' => KitPresenter::name($loaded), ...(new LogPresenter($shelf->shelf()))->page($loaded, $from, $this->clock->epoch())]), $request);
     }
 
     /** What can be looked for by its name, all of it: narrowed while one types, without asking again. */
-    public function find(string $build): Response
+    public function find(Request $request, string $build): Response
     {
-        return $this->answer->kept($this->cache->remember("find/{$build}", function () use ($build): array {
-            $loaded = $this->load($build);
-
-            return ['build' => KitPresenter::name($loaded), 'things' => FindPresenter::things($this->planner->plan($loaded))];
-        }));
+        return $this->answer->kept($this->timetables->ask($build, 'find'), $request);
     }
 
-    public function finish(string $build, ShelfRepository $shelf): Response
+    public function finish(Request $request, string $build): Response
     {
-        return $this->answer->kept($this->cache->remember("finish/{$build}", function () use ($build, $shelf): array {
-            $loaded = $this->load($build);
-            $plan = $this->planner->plan($loaded);
+        return $this->answer->kept($this->timetables->remember($build, 'finish', static function (LoadedBuild $loaded, Problem $problem): array {
+            $context = $problem->context;
 
-            return ['build' => KitPresenter::name($loaded), ...FinishPresenter::sheet(Finish::of($loaded->kit, $shelf->shelf(), $loaded->events, $plan->nowEpoch), $plan)];
-        }));
+            return ['build' => KitPresenter::name($loaded), ...FinishPresenter::sheet(Finish::of($loaded->kit, $context->shelf, $loaded->events(), $context->surface, $context->nowEpoch), $loaded->kit, count($problem->left))];
+        }), $request);
     }
 
     public function import(Request $request, Porter $porter, Parcel $parcel): JsonResponse

@@ -4,38 +4,44 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Build\Planner;
+use App\Answers\Packed;
+use App\Answers\Timetables;
 use App\Clock\BenchClock;
 use App\Http\Answer;
-use App\Http\AnswerCache;
-use App\Http\Presenters\PlanPresenter;
 use App\Http\Presenters\Time;
-use App\Repositories\BuildRepository;
 use App\Room\RoomSource;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 /** What stands on every screen: the builds in hand with their aspects, the holds that run, the room. */
 final readonly class FrameController
 {
-    public function __construct(private BuildRepository $builds, private Planner $planner, private RoomSource $rooms, private BenchClock $clock, private Answer $answer, private AnswerCache $cache)
+    public function __construct(private Timetables $timetables, private RoomSource $rooms, private BenchClock $clock, private Answer $answer)
     {
     }
 
-    public function show(): Response
+    /** With nothing new since the frame the reader has, it says so and no more: it is asked for on every screen, again and again. */
+    public function show(Request $request): Response
     {
-        return $this->answer->kept($this->cache->remember('frame', $this->frame(...)));
+        $frame = Packed::of($this->frame());
+        // A clock that stands still is told each time it is set.
+        $tag = '"'.$frame->mark().($this->clock->isFrozen() ? '-'.$this->clock->epoch() : '').'"';
+        $response = $request->headers->get('If-None-Match') === $tag ? new Response('', 304) : $this->answer->kept($frame, $request);
+        $response->headers->set('ETag', $tag);
+
+        return $response;
     }
 
     /** @return array<string, mixed> */
     private function frame(): array
     {
         $builds = $holds = [];
-        foreach ($this->builds->all() as $build) {
-            $plan = $this->planner->plan($build);
-            $builds[] = ['id' => $build->id, 'name' => $build->kit->name, 'scale' => $build->kit->scale, 'subject' => $build->kit->subject, 'revision' => $build->revision, 'zone' => $build->kit->zone->getName(), 'aspect' => PlanPresenter::aspect($plan->aspect()), 'stops' => count($plan->stops())];
-            foreach ($plan->holds as $hold) {
-                $holds[] = ['buildId' => $build->id, ...PlanPresenter::hold($hold)];
-            }
+        foreach ($this->timetables->all('frame') as $slice) {
+            $data = $slice->data();
+            $builds[] = $data['build'] ?? null;
+            /** @var list<array{until: string, key: string}> $own */
+            $own = $data['holds'] ?? [];
+            array_push($holds, ...$own);
         }
         usort($holds, static fn (array $a, array $b): int => [$a['until'], $a['key']] <=> [$b['until'], $b['key']]);
 

@@ -8,25 +8,25 @@ use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Kit\HouseBook;
+use App\Answers\Timetables;
 use App\Http\Answer;
 use App\Http\Presenters\HousePresenter;
-use App\Repositories\BuildRepository;
+use App\Repositories\LoadedBuild;
 use App\Repositories\Settings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 
 /** The house rules: the user's own, and what a build does otherwise. */
 final readonly class HouseController
 {
-    use LoadsBuilds;
-
-    public function __construct(private BuildRepository $builds, private Settings $settings, private Answer $answer)
+    public function __construct(private Timetables $timetables, private Settings $settings, private Answer $answer)
     {
     }
 
-    public function show(string $build): JsonResponse
+    public function show(Request $request, string $build): Response
     {
-        return $this->answer->json(HousePresenter::of($this->load($build), $this->settings->house()));
+        return $this->answer->kept($this->timetables->remember($build, 'house', fn (LoadedBuild $loaded): array => HousePresenter::of($loaded, $this->settings->house())), $request);
     }
 
     public function store(Request $request): JsonResponse

@@ -15,6 +15,7 @@ use AmberStep\Core\Kit\Removal;
 use AmberStep\Core\Lines\Cell;
 use AmberStep\Core\Lines\LineReader;
 use AmberStep\Core\Lines\Reading;
+use App\Answers\Timetables;
 use App\Build\Applied;
 use App\Build\Changer;
 use App\Build\Planner;
@@ -24,9 +25,11 @@ use App\Http\LinesBody;
 use App\Http\Presenters\KitPresenter;
 use App\Http\Presenters\ReadingPresenter;
 use App\Repositories\BuildRepository;
+use App\Repositories\LoadedBuild;
 use App\Repositories\ShelfRepository;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 
 /** The kit as it is typed in: whole lines, single cells, and what is taken out. */
 final readonly class KitController
@@ -37,9 +40,9 @@ final readonly class KitController
     {
     }
 
-    public function show(string $build): JsonResponse
+    public function show(Request $request, string $build, Timetables $timetables): Response
     {
-        return $this->answer->json(KitPresenter::kit($this->load($build), $this->shelf->shelf(), $this->changer->undoable($build)));
+        return $this->answer->kept($timetables->remember($build, 'kit', fn (LoadedBuild $loaded): array => KitPresenter::kit($loaded, $this->shelf->shelf(), $this->changer->undoable($build))), $request);
     }
 
     /** A build from nothing but a name and a scale. */

@@ -10,58 +10,60 @@ use AmberStep\Core\Colour\Srgb;
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
-use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Colour;
-use AmberStep\Core\Kit\Size;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
-use AmberStep\Core\Material\Shelf;
-use AmberStep\Core\Mixing\Counting;
 use AmberStep\Core\Mixing\Coverage;
 use AmberStep\Core\Mixing\Order;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Work\Operation;
+use App\Answers\Timetables;
 use App\Build\Planner;
 use App\Clock\BenchClock;
 use App\Http\Answer;
-use App\Http\AnswerCache;
-use App\Http\Presenters\GroundPresenter;
-use App\Http\Presenters\JarPresenter;
-use App\Http\Presenters\KitPresenter;
 use App\Http\Presenters\MixPresenter;
 use App\Repositories\BuildRepository;
 use App\Repositories\ExperienceRepository;
 use App\Repositories\LoadedBuild;
 use App\Repositories\ShelfRepository;
-use App\Repositories\UsedOn;
 use App\Room\RoomSource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
 
 /** The mixing bench: what a colour of the build needs, what a recipe comes to, which ratio matches. */
 final readonly class MixController
 {
     use LoadsBuilds;
 
-    public function __construct(private BuildRepository $builds, private Planner $planner, private ShelfRepository $shelf, private ExperienceRepository $experience, private RoomSource $rooms, private BenchClock $clock, private Answer $answer, private AnswerCache $cache)
+    public function __construct(private BuildRepository $builds, private Planner $planner, private ShelfRepository $shelf, private ExperienceRepository $experience, private RoomSource $rooms, private BenchClock $clock, private Answer $answer, private Timetables $timetables)
     {
     }
 
-    public function show(string $build): JsonResponse
+    public function show(string $build): Response
     {
-        $loaded = $this->load($build);
-        $plan = $this->planner->plan($loaded);
-        $shelf = $plan->context->shelf;
-        $jars = new JarPresenter($plan->nowEpoch, $loaded->kit->zone);
-        $used = (new UsedOn)->all();
+        $page = $this->timetables->ask($build, 'mix')->answer->data();
+        $used = $this->used();
+        $recipes = is_array($page['recipes'] ?? null) ? $page['recipes'] : [];
+        foreach ($recipes as $i => $recipe) {
+            if (is_array($recipe)) {
+                $recipes[$i]['usedOn'] = $used[$recipe['id'] ?? ''] ?? [];
+            }
+        }
 
-        return $this->answer->json([
-            'build' => KitPresenter::name($loaded),
-            'colours' => array_values(array_filter(array_map(static fn (Colour $c): ?array => self::colour($c, $plan, $shelf), $loaded->kit->colours), is_array(...))),
-            'paints' => array_values(array_map($jars->paint(...), array_filter($shelf->products, static fn (Product $p): bool => in_array($p->role, [Role::Colour, Role::Metallic, Role::TintedClear, Role::Primer, Role::Varnish], true)))),
-            'recipes' => array_values(array_filter(array_map(static fn (Product $p): ?array => $jars->recipe($p, $used[$p->id] ?? []), $shelf->products), is_array(...))),
-            'temperatureC' => round($this->rooms->room($this->clock->epoch())->at($this->clock->epoch())->temperatureC, 1),
-        ]);
+        return $this->answer->json([...$page, 'recipes' => $recipes]);
+    }
+
+    /** @return array<string, list<string>> what each paint is used on, over all builds */
+    private function used(): array
+    {
+        $used = [];
+        foreach ($this->timetables->all('used') as $of) {
+            foreach (is_array($of->data()['used'] ?? null) ? $of->data()['used'] : [] as $product => $says) {
+                $used[(string) $product][] = is_string($says) ? $says : '';
+            }
+        }
+
+        return $used;
     }
 
     /** @throws BadDocument at the field */
@@ -82,9 +84,8 @@ final readonly class MixController
      */
     private function sprayings(LoadedBuild $build): array
     {
-        $kept = json_decode($this->cache->remember("sprayings/{$build->id}", fn (): array => ['steps' => MixPresenter::sprayings($this->planner->plan($build))]), true);
         /** @var list<array{product: string, title: string, start: int, end: int}> $steps */
-        $steps = is_array($kept) && is_array($kept['steps'] ?? null) ? $kept['steps'] : [];
+        $steps = $this->timetables->ask($build->id, 'sprayings')->answer->data()['steps'] ?? [];
 
         return $steps;
     }
@@ -123,47 +124,5 @@ final readonly class MixController
         $found = Ratio::matching(Srgb::fromHex($wanted)->lab(), array_map(static fn (Product $p): array => [$p->spectrum(), Coverage::strength($p), Coverage::scattering($p)], $jars));
 
         return $this->answer->json(['ratios' => array_map(static fn (Ratio $r): array => ['parts' => $r->parts, 'differs' => round($r->differs, 2), 'says' => $r->says(), 'hex' => $r->spectrum->map(static fn (float $v): float => KubelkaMunk::thick(KubelkaMunk::ks($v)))->srgb()->hex()], $found)]);
-    }
-
-    /** @return array<string, mixed>|null null where no paint is there to be mixed */
-    private static function colour(Colour $colour, Plan $plan, Shelf $shelf): ?array
-    {
-        $product = $shelf->find($colour->product);
-        $areas = array_values(array_filter($plan->context->kit->areas, static fn (Area $a): bool => $a->intent->colour === $colour->id && $a->isPainted()));
-        if ($product === null) {
-            return null;
-        }
-        $grounds = array_slice(GroundPresenter::ofColour($colour->id, $plan), 0, 4);
-        $coats = 0.0;
-        foreach ($plan->left as $planned) {
-            if ($planned->step->operation === Operation::Colour && $planned->step->counted() === $colour->id && ! $planned->step->isRemedy()) {
-                $coats = max($coats, self::upTo($planned->step->n, $plan, $colour->id));
-            }
-        }
-
-        return [
-            'id' => $colour->id, 'name' => $colour->name, 'product' => $product->id, 'swatch' => $product->swatch,
-            'cm2' => round(array_sum(array_map(static fn (Area $a): float => $a->cm2(), $areas)), 1),
-            'counted' => ['counts' => round($counts = array_sum(array_map(static fn (Area $a): float => Counting::counts($plan->context->kit, $a->id), $areas)), 1), 'cm2' => round($counts * Size::CM2_PER_COUNT, 1), 'chosen' => $plan->context->house->says('estimate', 'count')],
-            'grounds' => array_map(static fn (string $name, string $hex): array => ['name' => $name, 'hex' => $hex], array_keys($grounds), $grounds),
-            'areas' => array_map(static fn (Area $a): string => $a->name, $areas),
-            'coats' => $coats === 0.0 ? 2.5 : $coats, 'left' => $coats > 0,
-        ];
-    }
-
-    /** Reference coats that are left: a mist counts half. */
-    private static function upTo(int $n, Plan $plan, string $colour): float
-    {
-        $coats = 0.0;
-        $told = [];
-        foreach ($plan->left as $planned) {
-            $step = $planned->step;
-            if ($step->operation === Operation::Colour && $step->counted() === $colour && ! $step->isRemedy() && $step->n <= $n && ! isset($told[$step->n])) {
-                $told[$step->n] = true;
-                $coats += $step->coatKind?->filmMicrons(1.0) ?? 1.0;
-            }
-        }
-
-        return $coats;
     }
 }

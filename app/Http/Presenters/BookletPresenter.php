@@ -15,7 +15,6 @@ use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\PaintedFace;
 use AmberStep\Core\Kit\Parking;
-use AmberStep\Core\Log\Log;
 use AmberStep\Core\Log\ModelState;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Rule\Show\OptionParts;
@@ -26,7 +25,7 @@ use App\Repositories\LoadedBuild;
 final class BookletPresenter
 {
     /** @return array<string, mixed> */
-    public static function page(LoadedBuild $build, Shelf $shelf, HouseRules $house, int $nowEpoch, ?Applied $undoable): array
+    public static function page(LoadedBuild $build, Shelf $shelf, HouseRules $house, ModelState $surface, ?Applied $undoable): array
     {
         $kit = $build->kit;
         $parked = (new Parking($kit))->why;
@@ -42,7 +41,7 @@ final class BookletPresenter
             'callouts' => array_map(static fn (Callout $c): array => self::callout($c, $kit, $shelf, $parked[$c->id] ?? null), $callouts),
             'lost' => count(self::lost($active)),
             'options' => self::options($kit),
-            'tally' => self::tally($kit, $shelf, $house, Log::replay($build->events, $kit, $shelf, $nowEpoch)),
+            'tally' => self::tally($kit, $shelf, $house, $surface),
             'undoable' => $undoable?->toArray(),
         ];
     }

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Presenters;
 
 use AmberStep\Core\Document\Names;
+use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Finish;
 use AmberStep\Core\Material\Filler;
 use AmberStep\Core\Material\Product;
-use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Work\Operation;
 
 /** The finish sheet: what went on, with what, what was put right, and what was taken as it is, for the table at a show and for the next model. */
@@ -17,14 +17,12 @@ final class FinishPresenter
     private const FEW = 6;
 
     /** @return array<string, mixed> */
-    public static function sheet(Finish $finish, Plan $plan): array
+    public static function sheet(Finish $finish, Kit $kit, int $left): array
     {
-        $kit = $plan->context->kit;
-
         return [
             'subject' => $kit->subject,
             'first' => $finish->firstEpoch === null ? null : Time::utc($finish->firstEpoch), 'last' => $finish->lastEpoch === null ? null : Time::utc($finish->lastEpoch),
-            'evenings' => $finish->evenings, 'left' => count($plan->left),
+            'evenings' => $finish->evenings, 'left' => $left,
             'coats' => array_map(static fn (array $c): array => [
                 'what' => self::what($c[0], $c[1]), 'colour' => $c[0] === Operation::Colour ? $kit->colour($c[1])?->name : null,
                 'swatch' => $c[2]?->swatch, 'name' => $c[2]?->name, 'recipe' => self::recipe($c[2]),

@@ -23,7 +23,7 @@ final class KitPresenter
         $breakdown = new Breakdown($kit, $kit->house);
         $document = $kit->toArray();
         $logged = [];
-        foreach ($build->events as $event) {
+        foreach ($build->events() as $event) {
             foreach ($event->targets as $target) {
                 $logged[$target] = ($logged[$target] ?? 0) + 1;
             }

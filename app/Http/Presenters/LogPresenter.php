@@ -26,14 +26,14 @@ final readonly class LogPresenter
     /** @return array<string, mixed> newest first, a page of them */
     public function page(LoadedBuild $build, int $from, int $nowEpoch): array
     {
-        $events = array_values(array_filter($build->events, static fn (Event $e): bool => $e->kind !== EventKind::TakeBack));
+        $events = array_values(array_filter($build->events(), static fn (Event $e): bool => $e->kind !== EventKind::TakeBack));
         usort($events, static fn (Event $a, Event $b): int => Event::inOrder($b, $a));
-        $standing = array_fill_keys(array_map(static fn (Event $e): string => $e->id, Log::standing($build->events)), true);
+        $standing = array_fill_keys(array_map(static fn (Event $e): string => $e->id, Log::standing($build->events())), true);
         $page = array_slice($events, $from, self::PAGE);
 
         return [
             'events' => array_map(fn (Event $e): array => $this->line($e, $build->kit, isset($standing[$e->id])), $page),
-            'accepted' => $from === 0 ? Finish::of($build->kit, $this->shelf, $build->events, $nowEpoch)->accepted : [],
+            'accepted' => $from === 0 ? Finish::accepted($build->kit, $build->events(), $nowEpoch) : [],
             'total' => count($events),
             'next' => $from + self::PAGE < count($events) ? $from + self::PAGE : null,
         ];

@@ -28,11 +28,13 @@ final readonly class Finish
     {
     }
 
-    /** @param  list<Event>  $events  all of the build */
-    public static function of(Kit $kit, Shelf $shelf, array $events, int $nowEpoch): self
+    /**
+     * @param  list<Event>  $events  all of the build
+     * @param  ModelState  $surface  that they leave
+     */
+    public static function of(Kit $kit, Shelf $shelf, array $events, ModelState $surface, int $nowEpoch): self
     {
         $standing = array_values(array_filter(Log::standing($events), static fn (Event $e): bool => $e->atEpoch <= $nowEpoch));
-        $surface = Log::replay($standing, $kit, $shelf, $nowEpoch);
         $worked = array_values(array_filter($standing, static fn (Event $e): bool => ! in_array($e->kind, [EventKind::Reading, EventKind::Note], true)));
         $days = array_unique(array_map(static fn (Event $e): string => (new DateTimeImmutable('@'.$e->atEpoch))->setTimezone($kit->zone)->format('Y-m-d'), $worked));
         [$good, $fillers] = self::madeGood($kit, $surface);
@@ -40,9 +42,29 @@ final readonly class Finish
         return new self(
             self::laid($kit, $surface), $good, $fillers,
             array_values(array_map(static fn (Event $e): array => [$e->atEpoch, $e->fault ?? Fault::Dust, $e->targets, $shelf->find($e->product)], array_filter($standing, static fn (Event $e): bool => $e->kind === EventKind::Fault))),
-            [...self::takenPlaces($kit, $standing), ...array_map(static fn (Acceptance $a): array => ['what' => self::finding($a, $kit), 'reason' => $a->reason], $kit->accepted)],
+            self::taken($kit, $standing),
             count($days), $worked[0]->atEpoch ?? null, $worked === [] ? null : $worked[count($worked) - 1]->atEpoch,
         );
+    }
+
+    /**
+     * What was taken as it is, places and findings, with the reason.
+     *
+     * @param  list<Event>  $events  all of the build
+     * @return list<array{what: string, reason: string}>
+     */
+    public static function accepted(Kit $kit, array $events, int $nowEpoch): array
+    {
+        return self::taken($kit, array_values(array_filter(Log::standing($events), static fn (Event $e): bool => $e->atEpoch <= $nowEpoch)));
+    }
+
+    /**
+     * @param  list<Event>  $standing
+     * @return list<array{what: string, reason: string}>
+     */
+    private static function taken(Kit $kit, array $standing): array
+    {
+        return [...self::takenPlaces($kit, $standing), ...array_map(static fn (Acceptance $a): array => ['what' => self::finding($a, $kit), 'reason' => $a->reason], $kit->accepted)];
     }
 
     /** @return list<array{Operation, string, Product|null, non-empty-list<string>, int, int}> */

@@ -12,6 +12,7 @@ use AmberStep\Core\Layering\Grounds;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\Fault;
 use AmberStep\Core\Log\Finish;
+use AmberStep\Core\Log\Log;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Tests\Support\Build;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -28,7 +29,7 @@ final class FinishTest extends TestCase
 
     private static function finish(Build $build): Finish
     {
-        return Finish::of($build->kit, $build->shelf, $build->events, $build->now);
+        return Finish::of($build->kit, $build->shelf, $build->events, Log::replay($build->events, $build->kit, $build->shelf, $build->now), $build->now);
     }
 
     public function test_a_build_with_nothing_done_has_an_empty_sheet(): void

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Answers;
+
+use AmberStep\Core\Log\EventKind;
+use App\Clock\BenchClock;
+use App\Models\Event;
+use App\Models\Product;
+use App\Models\Reading;
+use App\Models\Setting;
+use Illuminate\Support\Facades\DB;
+
+/** What kept answers rest on, in short: when a mark is another, so is what was worked out from it. */
+final readonly class Marks
+{
+    /** @return array<string, string> by build, in the user's order */
+    public function ofBuilds(): array
+    {
+        $common = $this->common();
+        $marks = [];
+        foreach (DB::select("select id, revision || '.' || coalesce((select max(number) from events where build_id = builds.id), '') as rest from builds order by position, id") as $row) {
+            $marks[(string) $row->id] = "{$row->rest}.{$common}";
+        }
+
+        return $marks;
+    }
+
+    /** @return string|null null where there is no such build */
+    public function ofBuild(string $id): ?string
+    {
+        $rest = DB::scalar("select revision || '.' || coalesce((select max(number) from events where build_id = builds.id), '') from builds where id = ?", [$id]);
+
+        return is_string($rest) ? "{$rest}.{$this->common()}" : null;
+    }
+
+    /** Of a build's kit, and of all that bears on how its log is folded. */
+    public function ofFold(int $revision): string
+    {
+        return "{$revision}.{$this->common()}";
+    }
+
+    /** What bears on all builds: shelf, house rules, sessions, room, what was learned, the code itself. */
+    private function common(): string
+    {
+        return hash('xxh64', implode('|', [
+            (string) Setting::query()->where('name', '!=', BenchClock::TESTING)->orderBy('name')->get(['name', 'value'])->toJson(),
+            Product::query()->count(), Product::query()->max('position'),
+            Reading::query()->max('id'),
+            self::experience(),
+            self::code(),
+        ]));
+    }
+
+    /** Verdicts on waits, and what guns took, of any build; and what was taken back of these. */
+    private static function experience(): string
+    {
+        $told = Event::query()->where(static fn ($q) => $q->where(static fn ($v) => $v->where('kind', EventKind::Verdict->value)->whereNotNull('body->wait'))->orWhere(static fn ($m) => $m->where('kind', EventKind::Mixed->value)->whereNotNull('body->usedMl')));
+        $ids = $told->orderBy('number')->pluck('id')->all();
+        $back = $ids === [] ? 0 : Event::query()->where('kind', EventKind::TakeBack->value)->whereIn('body->takesBack', $ids)->max('number');
+
+        return count($ids).'.'.($ids[count($ids) - 1] ?? '').'.'.$back;
+    }
+
+    /** Changes with the code: bin/up writes it down when it starts the server. */
+    private static function code(): string
+    {
+        return (string) @file_get_contents(base_path('var/code.mark'));
+    }
+}

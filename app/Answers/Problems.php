@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Answers;
+
+use AmberStep\Core\Plan\Compiler;
+use AmberStep\Core\Plan\Problem;
+use App\Clock\BenchClock;
+use App\Repositories\BuildRepository;
+use App\Repositories\EventRepository;
+use App\Repositories\ExperienceRepository;
+use App\Repositories\LoadedBuild;
+use App\Repositories\Settings;
+use App\Repositories\ShelfRepository;
+use App\Room\RoomSource;
+
+/** The problem of a build, from the last checkpoint of its log that holds. */
+final readonly class Problems
+{
+    public function __construct(
+        private Marks $marks,
+        private Checkpoints $checkpoints,
+        private BuildRepository $builds,
+        private EventRepository $events,
+        private ShelfRepository $shelf,
+        private ExperienceRepository $experience,
+        private RoomSource $rooms,
+        private Settings $settings,
+        private BenchClock $clock,
+    ) {
+    }
+
+    /** @return array{LoadedBuild, Problem}|null null where there is no such build */
+    public function of(string $build): ?array
+    {
+        $loaded = $this->builds->find($build);
+        if ($loaded === null) {
+            return null;
+        }
+        $now = $this->clock->epoch();
+        $number = $this->events->last($build);
+        $mark = $this->marks->ofFold($loaded->revision);
+        [$from, $events] = $this->checkpoints->from($build, $mark);
+        $every = Checkpoints::every(count($events));
+        $problem = Problem::of($loaded->kit, $this->settings->house()->with($loaded->kit->house), $this->shelf->shelf(), $events, $this->rooms->room($now), $now, $this->experience->all(), Compiler::ofTheTrade()->rules, $from, $every);
+        if ($every > 0) {
+            $this->checkpoints->keep($build, $mark, $problem->checkpoints, $number);
+        }
+
+        return [$loaded, $problem];
+    }
+}

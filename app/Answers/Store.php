@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Answers;
+
+use App\Models\Build;
+use Illuminate\Filesystem\Filesystem;
+use RuntimeException;
+
+/**
+ * The folder of kept answers, beside no database and in no copy: what lies there can be worked out again. Each file is
+ * written whole and then given its name, so that a reader sees the old one or the new.
+ */
+final class Store
+{
+    /** Folders that nobody wrote to for so many seconds are swept. */
+    private const SWEPT_AFTER = 14 * 86400;
+
+    private readonly string $folder;
+
+    public function __construct()
+    {
+        $database = (new Build)->getConnection()->getDatabaseName();
+        // A database in memory belongs to its process.
+        $this->folder = base_path('var/cache/').hash('xxh64', $database === ':memory:' ? $database.getmypid() : $database);
+    }
+
+    public function get(string $build, string $name): ?Kept
+    {
+        $bytes = @file_get_contents($this->path($build, $name));
+
+        return $bytes === false ? null : Kept::fromBytes($bytes);
+    }
+
+    public function put(string $build, string $name, Kept $kept): void
+    {
+        $this->write($this->path($build, $name), $kept->bytes());
+    }
+
+    public function read(string $build, string $name): ?string
+    {
+        $bytes = @file_get_contents($this->path($build, $name));
+
+        return $bytes === false ? null : $bytes;
+    }
+
+    public function write(string $path, string $bytes): void
+    {
+        (new Filesystem)->ensureDirectoryExists(dirname($path));
+        $fresh = $path.'.'.bin2hex(random_bytes(4));
+        if (@file_put_contents($fresh, $bytes) !== false) {
+            rename($fresh, $path);
+        }
+    }
+
+    public function path(string $build, string $name): string
+    {
+        return "{$this->folder}/{$build}/".strtr($name, '/?&=', '----');
+    }
+
+    /**
+     * One at a time for each build: who comes second finds what the first has written.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $work
+     * @return T
+     */
+    public function alone(string $build, callable $work): mixed
+    {
+        $path = $this->path($build, 'lock');
+        (new Filesystem)->ensureDirectoryExists(dirname($path));
+        $lock = fopen($path, 'c');
+        if ($lock === false) {
+            throw new RuntimeException("{$path} cannot be opened.");
+        }
+        try {
+            flock($lock, LOCK_EX);
+
+            return $work();
+        } finally {
+            fclose($lock);
+        }
+    }
+
+    /** Throws away all that is kept for this database, and what others have left behind. */
+    public function sweep(): void
+    {
+        $files = new Filesystem;
+        $files->deleteDirectory($this->folder);
+        foreach ((array) glob(base_path('var/cache/*'), GLOB_ONLYDIR) as $folder) {
+            if (is_string($folder) && time() - (int) @filemtime($folder) > self::SWEPT_AFTER) {
+                $files->deleteDirectory($folder);
+            }
+        }
+    }
+}

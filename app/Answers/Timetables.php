@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Answers;
+
+use AmberStep\Core\Plan\Compiler;
+use AmberStep\Core\Plan\Plan;
+use AmberStep\Core\Plan\Problem;
+use App\Clock\BenchClock;
+use App\Http\Presenters\BenchPresenter;
+use App\Http\Presenters\KitPresenter;
+use App\Repositories\LoadedBuild;
+use App\Repositories\Settings;
+use App\Repositories\ShelfRepository;
+use App\Room\RoomSource;
+use DateTimeImmutable;
+use LogicException;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/**
+ * What a build's readers ask is worked out once: who comes first compiles, and writes the answers of all; who comes
+ * second waits for them. They hold until something they rest on changes, or until the moment the plan names.
+ */
+final readonly class Timetables
+{
+    public function __construct(private Store $store, private Marks $marks, private Problems $problems, private Slices $slices, private ShelfRepository $shelf, private RoomSource $rooms, private Settings $settings, private BenchClock $clock)
+    {
+    }
+
+    /** @throws NotFoundHttpException where there is no such build */
+    public function ask(string $build, string $slice): Kept
+    {
+        return $this->kept($build, $this->mark($build), $slice, null);
+    }
+
+    /**
+     * The bench of somebody who is there for so many minutes: from when it is first asked, until they are over.
+     *
+     * @throws NotFoundHttpException where there is no such build
+     */
+    public function bench(string $build, int $minutes): Kept
+    {
+        return $this->kept($build, $this->mark($build), 'bench', $minutes);
+    }
+
+    /**
+     * The evening on paper: put into a calendar of its own, for it may be printed for other minutes than the bench has.
+     *
+     * @throws NotFoundHttpException where there is no such build
+     */
+    public function sheet(string $build, int $minutes): Kept
+    {
+        return $this->remember($build, "sheet/{$minutes}", function (LoadedBuild $loaded, Problem $problem) use ($minutes): array {
+            $plan = Compiler::ofTheTrade()->plan($problem, $this->settings->calendar($loaded->kit->zone)->atBench($problem->context->nowEpoch, $minutes));
+
+            return [['build' => KitPresenter::name($loaded)] + BenchPresenter::sheet($plan, $minutes), $this->until($plan)];
+        });
+    }
+
+    /**
+     * What rests on the problem of a build, or on less, and on no time but the day.
+     *
+     * @param  callable(LoadedBuild, Problem): (array<string, mixed>|array{array<string, mixed>, int})  $work  the answer, and until when it holds if that is before the day ends
+     *
+     * @throws NotFoundHttpException where there is no such build
+     */
+    public function remember(string $build, string $name, callable $work): Kept
+    {
+        $mark = $this->mark($build);
+        $now = $this->clock->epoch();
+        $kept = $this->store->get($build, $name);
+        if ($kept === null || ! $kept->holds($mark, $now)) {
+            [$loaded, $problem] = $this->problems->of($build) ?? throw new NotFoundHttpException;
+            $made = $work($loaded, $problem);
+            [$data, $until] = array_is_list($made) ? $made : [$made, self::midnight($problem->context->kit->zone, $now)];
+            $kept = new Kept($mark, $now, $until, 0, null, Packed::of($data));
+            $this->store->put($build, $name, $kept);
+        }
+
+        return $kept;
+    }
+
+    /** @return array<string, Packed> one answer of each build, in the user's order */
+    public function all(string $slice): array
+    {
+        $marks = $this->marks->ofBuilds();
+        $slices = [];
+        // Those that are missing are locked in the order of their ids, so that two readers never wait for each other.
+        $byId = $marks;
+        ksort($byId);
+        foreach ($byId as $build => $mark) {
+            $slices[$build] = $this->kept($build, $mark, $slice, null)->answer;
+        }
+
+        return array_map(static fn (string $build): Packed => $slices[$build], array_combine(array_keys($marks), array_keys($marks)));
+    }
+
+    private function mark(string $build): string
+    {
+        return $this->marks->ofBuild($build) ?? throw new NotFoundHttpException;
+    }
+
+    private function kept(string $build, string $mark, string $slice, ?int $minutes): Kept
+    {
+        $kept = $this->store->get($build, $slice);
+        if ($kept !== null && $this->serves($kept, $mark, $minutes)) {
+            return $kept;
+        }
+
+        return $this->store->alone($build, function () use ($build, $slice, $minutes): Kept {
+            // What others wrote while one waited for them counts.
+            $this->shelf->forget();
+            $mark = $this->mark($build);
+            $kept = $this->store->get($build, $slice);
+
+            return $kept !== null && $this->serves($kept, $mark, $minutes) ? $kept : $this->compile($build, $mark, $slice, $this->session($kept, $minutes), ($kept->serial ?? 0) + 1);
+        });
+    }
+
+    private function serves(Kept $kept, string $mark, ?int $minutes): bool
+    {
+        return $kept->holds($mark, $this->clock->epoch()) && ($minutes === null || ($kept->session[1] ?? null) === $minutes);
+    }
+
+    /**
+     * Somebody is at the bench from now on, or still: where nobody said so, or their time is over, the calendar alone says.
+     *
+     * @return array{int, int}|null
+     */
+    private function session(?Kept $kept, ?int $minutes): ?array
+    {
+        $now = $this->clock->epoch();
+        $asked = $kept?->session;
+        $runs = $asked !== null && $now >= $asked[0] && $now < $asked[0] + 60 * $asked[1];
+
+        return match (true) {
+            $runs && ($minutes === null || $asked[1] === $minutes) => $asked,
+            $minutes !== null => [$now, $minutes],
+            default => null,
+        };
+    }
+
+    /** @param  array{int, int}|null  $session */
+    private function compile(string $build, string $mark, string $asked, ?array $session, int $serial): Kept
+    {
+        [$loaded, $problem] = $this->problems->of($build) ?? throw new NotFoundHttpException;
+        $calendar = $this->settings->calendar($loaded->kit->zone);
+        $plan = Compiler::ofTheTrade()->plan($problem, $session === null ? $calendar : $calendar->atBench(...$session));
+        $until = $this->until($plan);
+        $answer = null;
+        foreach ($this->slices->of($plan, $loaded, $session[1] ?? null) as $slice => $data) {
+            $kept = new Kept($mark, $plan->nowEpoch, $until, $serial, $session, Packed::of($data));
+            $this->store->put($build, $slice, $kept);
+            $answer = $slice === $asked ? $kept : $answer;
+        }
+
+        return $answer ?? throw new LogicException("{$asked} is no answer of a build");
+    }
+
+    /** Until the plan may differ, the next reading is due, or the day ends by which instants are told. */
+    private function until(Plan $plan): int
+    {
+        $midnight = self::midnight($plan->context->kit->zone, $plan->nowEpoch);
+
+        return min($plan->validUntil, $this->rooms->nextReading($plan->nowEpoch) ?? $midnight, $midnight);
+    }
+
+    private static function midnight(\DateTimeZone $zone, int $now): int
+    {
+        return (new DateTimeImmutable('@'.$now))->setTimezone($zone)->setTime(0, 0)->modify('+1 day')->getTimestamp();
+    }
+}
