@@ -35,10 +35,12 @@ final readonly class Marks
         return is_string($rest) ? "{$rest}.{$this->common()}" : null;
     }
 
-    /** Of a build's kit, and of all that bears on how its log is folded. */
-    public function ofFold(int $revision): string
+    /** Of a build's kit, and of all that bears on how its log is folded: all but how long the log is. */
+    public static function ofFold(string $mark): string
     {
-        return "{$revision}.{$this->common()}";
+        [$revision, , $common] = [...explode('.', $mark), '', ''];
+
+        return "{$revision}.{$common}";
     }
 
     /** What bears on all builds: shelf, house rules, sessions, room, what was learned, the code itself. */

@@ -23,7 +23,7 @@ final readonly class Packed
     public static function of(array $data): self
     {
         $json = substr(json_encode($data, JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR), 0, -1);
-        $deflate = deflate_init(ZLIB_ENCODING_RAW, ['level' => 3]);
+        $deflate = deflate_init(ZLIB_ENCODING_RAW, ['level' => 1]);
         $stream = $deflate === false ? false : deflate_add($deflate, $json, ZLIB_SYNC_FLUSH);
 
         return $stream === false ? throw new RuntimeException('An answer could not be compressed.') : new self($stream, strlen($json), (int) hexdec(hash('adler32', $json)));

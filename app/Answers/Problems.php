@@ -19,7 +19,6 @@ use App\Room\RoomSource;
 final readonly class Problems
 {
     public function __construct(
-        private Marks $marks,
         private Checkpoints $checkpoints,
         private BuildRepository $builds,
         private EventRepository $events,
@@ -31,8 +30,11 @@ final readonly class Problems
     ) {
     }
 
-    /** @return array{LoadedBuild, Problem}|null null where there is no such build */
-    public function of(string $build): ?array
+    /**
+     * @param  string  $mark  of the build
+     * @return array{LoadedBuild, Problem}|null null where there is no such build
+     */
+    public function of(string $build, string $mark): ?array
     {
         $loaded = $this->builds->find($build);
         if ($loaded === null) {
@@ -40,7 +42,7 @@ final readonly class Problems
         }
         $now = $this->clock->epoch();
         $number = $this->events->last($build);
-        $mark = $this->marks->ofFold($loaded->revision);
+        $mark = Marks::ofFold($mark);
         [$from, $events] = $this->checkpoints->from($build, $mark);
         $every = Checkpoints::every(count($events));
         $problem = Problem::of($loaded->kit, $this->settings->house()->with($loaded->kit->house), $this->shelf->shelf(), $events, $this->rooms->room($now), $now, $this->experience->all(), Compiler::ofTheTrade()->rules, $from, $every);

@@ -25,6 +25,9 @@ final readonly class Slices
 {
     private const USUAL_MINUTES = 90;
 
+    /** Those that say when something is done: they are worked out again when an evening does not hold it any more. */
+    public const TELLS_TIMES = ['bench', 'plan', 'sprayings'];
+
     public function __construct(private Changer $changer, private Grits $grits)
     {
     }

@@ -38,6 +38,34 @@ final class Store
         $this->write($this->path($build, $name), $kept->bytes());
     }
 
+    /** One of the answers that were written together. */
+    public function slice(string $build, string $name): ?Kept
+    {
+        $bytes = (string) @file_get_contents($this->path($build, 'timetable'));
+        $end = (int) strpos($bytes, "\n");
+        $places = json_decode(substr($bytes, 0, $end), true);
+        $place = is_array($places) ? $places[$name] ?? null : null;
+
+        return is_array($place) && is_int($place[0] ?? null) && is_int($place[1] ?? null) ? Kept::fromBytes(substr($bytes, $end + 1 + $place[0], $place[1])) : null;
+    }
+
+    /**
+     * All answers of one compile, in one file: they are there together, or the ones before are.
+     *
+     * @param  array<string, Kept>  $slices  by name
+     */
+    public function putTogether(string $build, array $slices): void
+    {
+        $places = [];
+        $all = '';
+        foreach ($slices as $name => $kept) {
+            $bytes = $kept->bytes();
+            $places[$name] = [strlen($all), strlen($bytes)];
+            $all .= $bytes;
+        }
+        $this->write($this->path($build, 'timetable'), json_encode($places, JSON_THROW_ON_ERROR)."\n".$all);
+    }
+
     public function read(string $build, string $name): ?string
     {
         $bytes = @file_get_contents($this->path($build, $name));

@@ -54,7 +54,7 @@ final readonly class Timetables
         return $this->remember($build, "sheet/{$minutes}", function (LoadedBuild $loaded, Problem $problem) use ($minutes): array {
             $plan = Compiler::ofTheTrade()->plan($problem, $this->settings->calendar($loaded->kit->zone)->atBench($problem->context->nowEpoch, $minutes));
 
-            return [['build' => KitPresenter::name($loaded)] + BenchPresenter::sheet($plan, $minutes), $this->until($plan)];
+            return [['build' => KitPresenter::name($loaded)] + BenchPresenter::sheet($plan, $minutes), min($this->dayUntil($plan), $plan->validUntil)];
         });
     }
 
@@ -71,7 +71,7 @@ final readonly class Timetables
         $now = $this->clock->epoch();
         $kept = $this->store->get($build, $name);
         if ($kept === null || ! $kept->holds($mark, $now)) {
-            [$loaded, $problem] = $this->problems->of($build) ?? throw new NotFoundHttpException;
+            [$loaded, $problem] = $this->problems->of($build, $mark) ?? throw new NotFoundHttpException;
             $made = $work($loaded, $problem);
             [$data, $until] = array_is_list($made) ? $made : [$made, self::midnight($problem->context->kit->zone, $now)];
             $kept = new Kept($mark, $now, $until, 0, null, Packed::of($data));
@@ -103,16 +103,18 @@ final readonly class Timetables
 
     private function kept(string $build, string $mark, string $slice, ?int $minutes): Kept
     {
-        $kept = $this->store->get($build, $slice);
+        $kept = $this->store->slice($build, $slice);
         if ($kept !== null && $this->serves($kept, $mark, $minutes)) {
             return $kept;
         }
 
         return $this->store->alone($build, function () use ($build, $slice, $minutes): Kept {
             // What others wrote while one waited for them counts.
+            // What others wrote while one waited for them counts.
             $this->shelf->forget();
+            $this->settings->forget();
             $mark = $this->mark($build);
-            $kept = $this->store->get($build, $slice);
+            $kept = $this->store->slice($build, $slice);
 
             return $kept !== null && $this->serves($kept, $mark, $minutes) ? $kept : $this->compile($build, $mark, $slice, $this->session($kept, $minutes), ($kept->serial ?? 0) + 1);
         });
@@ -144,26 +146,25 @@ final readonly class Timetables
     /** @param  array{int, int}|null  $session */
     private function compile(string $build, string $mark, string $asked, ?array $session, int $serial): Kept
     {
-        [$loaded, $problem] = $this->problems->of($build) ?? throw new NotFoundHttpException;
+        [$loaded, $problem] = $this->problems->of($build, $mark) ?? throw new NotFoundHttpException;
         $calendar = $this->settings->calendar($loaded->kit->zone);
         $plan = Compiler::ofTheTrade()->plan($problem, $session === null ? $calendar : $calendar->atBench(...$session));
-        $until = $this->until($plan);
-        $answer = null;
+        $slices = [];
         foreach ($this->slices->of($plan, $loaded, $session[1] ?? null) as $slice => $data) {
-            $kept = new Kept($mark, $plan->nowEpoch, $until, $serial, $session, Packed::of($data));
-            $this->store->put($build, $slice, $kept);
-            $answer = $slice === $asked ? $kept : $answer;
+            $until = min($this->dayUntil($plan), in_array($slice, Slices::TELLS_TIMES, true) ? $plan->validUntil : $plan->holdsUntil);
+            $slices[$slice] = new Kept($mark, $plan->nowEpoch, $until, $serial, $session, Packed::of($data));
         }
+        $this->store->putTogether($build, $slices);
 
-        return $answer ?? throw new LogicException("{$asked} is no answer of a build");
+        return $slices[$asked] ?? throw new LogicException("{$asked} is no answer of a build");
     }
 
-    /** Until the plan may differ, the next reading is due, or the day ends by which instants are told. */
-    private function until(Plan $plan): int
+    /** Until the next reading is due, or the day ends by which instants are told. */
+    private function dayUntil(Plan $plan): int
     {
         $midnight = self::midnight($plan->context->kit->zone, $plan->nowEpoch);
 
-        return min($plan->validUntil, $this->rooms->nextReading($plan->nowEpoch) ?? $midnight, $midnight);
+        return min($this->rooms->nextReading($plan->nowEpoch) ?? $midnight, $midnight);
     }
 
     private static function midnight(\DateTimeZone $zone, int $now): int

@@ -12,9 +12,11 @@ use AmberStep\Core\Log\EventKind;
 use AmberStep\Core\Log\Log;
 use AmberStep\Core\Work\Operation;
 use App\Clock\BenchClock;
+use App\Models\Build;
 use App\Models\Event;
 use App\Repositories\BuildRepository;
 use App\Repositories\EventRepository;
+use App\Repositories\LoadedBuild;
 use App\Repositories\ShelfRepository;
 use App\Room\RoomSource;
 use Illuminate\Support\Facades\DB;
@@ -38,17 +40,17 @@ final readonly class Recorder
      *
      * @throws Conflict when its step was recorded from elsewhere
      */
-    public function record(string $buildId, LogEvent $event): array
+    public function record(LoadedBuild $build, LogEvent $event): array
     {
-        return DB::transaction(function () use ($buildId, $event): array {
+        return DB::transaction(function () use ($build, $event): array {
             $known = Event::query()->where('id', $event->id)->first();
             if ($known !== null) {
                 return [LogEvent::fromArray($known->body), false];
             }
             $now = $this->clock->epoch();
-            $this->check($buildId, $event, $now);
+            $this->check($build, $event, $now);
             $stored = LogEvent::fromArray([...$event->toArray(), ...$this->air($event, $now), 'recorded' => \AmberStep\Core\Document\Instant::format($now)]);
-            Event::query()->create(['id' => $stored->id, 'build_id' => $buildId, 'kind' => $stored->kind->value, 'at' => $stored->atEpoch, 'recorded' => $now, 'step_key' => $stored->stepKey, 'body' => $stored->toArray()]);
+            Event::query()->create(['id' => $stored->id, 'build_id' => $build->id, 'kind' => $stored->kind->value, 'at' => $stored->atEpoch, 'recorded' => $now, 'step_key' => $stored->stepKey, 'body' => $stored->toArray()]);
 
             return [$stored, true];
         });
@@ -70,11 +72,11 @@ final readonly class Recorder
         return ['temperatureC' => round($air->temperatureC, 1), 'humidity' => round($air->humidity, 2)];
     }
 
-    private function check(string $buildId, LogEvent $event, int $now): void
+    private function check(LoadedBuild $build, LogEvent $event, int $now): void
     {
-        $build = $this->builds->find($buildId);
-        if ($build === null) {
-            throw BadDocument::at('build', 'is not here', 'it may have been removed meanwhile');
+        if (! Build::query()->whereKey($build->id)->where('revision', $build->revision)->exists()) {
+            // It was changed, or is gone, since it was read: what is named is looked for in what is there now.
+            $build = $this->builds->find($build->id) ?? throw BadDocument::at('build', 'is not here', 'it may have been removed meanwhile');
         }
         if ($event->atEpoch > $now + self::FUTURE_SECONDS) {
             throw BadDocument::at('at', 'lies in the future', 'a thing is recorded when it has happened');
@@ -83,10 +85,10 @@ final readonly class Recorder
         if ($event->product !== null && $this->shelf->shelf()->find($event->product) === null) {
             throw BadDocument::at('product', 'is not on the shelf', 'give the id of a product on the shelf');
         }
-        if ($event->kind === EventKind::TakeBack && $this->log->find($buildId, (string) $event->takesBack) === null) {
+        if ($event->kind === EventKind::TakeBack && $this->log->find($build->id, (string) $event->takesBack) === null) {
             throw BadDocument::at('takesBack', 'is not in the log of this build', 'give the id of one of its events');
         }
-        foreach ($event->stepKey === null || $event->kind === EventKind::Note ? [] : Log::standing($this->log->answering($buildId, $event->stepKey)) as $other) {
+        foreach ($event->stepKey === null || $event->kind === EventKind::Note ? [] : Log::standing($this->log->answering($build->id, $event->stepKey)) as $other) {
             if ($other->stepKey === $event->stepKey) {
                 throw new Conflict('This step was already recorded.', ['event' => $other->toArray()]);
             }

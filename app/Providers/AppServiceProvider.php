@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Clock\BenchClock;
+use App\Repositories\Settings;
 use App\Repositories\ShelfRepository;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
@@ -16,8 +17,9 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         Connection::resolverFor('sqlite', static fn ($pdo, $database, $prefix, $config): WritingFirst => new WritingFirst($pdo, $database, $prefix, $config));
-        // One shelf for a request: what is put on it is seen by whoever looks next.
+        // One shelf for a request, and one set of settings: what is put there is seen by whoever looks next.
         $this->app->singleton(ShelfRepository::class);
+        $this->app->singleton(Settings::class);
         $this->app->singleton(BenchClock::class, static function (Application $app): BenchClock {
             $now = config('app.now');
 

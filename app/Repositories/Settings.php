@@ -15,6 +15,9 @@ use DateTimeZone;
 /** The user's own settings: sessions at the bench, house rules, where readings come from. */
 final class Settings
 {
+    /** @var array<string, array<string, mixed>>|null all of them: a request asks for most */
+    private ?array $all = null;
+
     public function calendar(DateTimeZone $zone): Calendar
     {
         $value = $this->value('calendar');
@@ -44,12 +47,26 @@ final class Settings
     /** @return array<string, mixed> */
     public function value(string $name): array
     {
-        return Setting::query()->find($name)->value ?? [];
+        if ($this->all === null) {
+            $this->all = [];
+            foreach (Setting::query()->get()->all() as $setting) {
+                $this->all[$setting->name] = $setting->value;
+            }
+        }
+
+        return $this->all[$name] ?? [];
     }
 
     /** @param  array<string, mixed>  $value */
     public function set(string $name, array $value): void
     {
         Setting::query()->updateOrCreate(['name' => $name], ['value' => $value]);
+        $this->forget();
+    }
+
+    /** Others may have changed them while one waited. */
+    public function forget(): void
+    {
+        $this->all = null;
     }
 }

@@ -29,8 +29,9 @@ final readonly class RoomSource
     public function room(int $nowEpoch): Room
     {
         $cycle = $this->cycle();
-        $typed = $this->typed($nowEpoch);
         if ($this->source() === self::TYPED) {
+            $typed = $this->typed($nowEpoch);
+
             return new Room($typed, $nowEpoch, $typed === [] ? $cycle : null);
         }
         $simulated = (new Hygrometer($cycle, $this->seed()))->between($nowEpoch - 86400 * self::DAYS_BACK, $nowEpoch);

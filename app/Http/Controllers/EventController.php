@@ -24,7 +24,7 @@ final readonly class EventController
     public function store(Request $request, string $build): JsonResponse
     {
         $loaded = $this->builds->find($build) ?? throw new NotFoundHttpException;
-        [$event, $new] = $this->recorder->record($loaded->id, Event::fromArray($request->json()->all()));
+        [$event, $new] = $this->recorder->record($loaded, Event::fromArray($request->json()->all()));
 
         return $this->answer->json(['event' => (new LogPresenter($this->shelf->shelf()))->line($event, $loaded->kit, true)], $new ? 201 : 200);
     }

@@ -116,7 +116,7 @@ final class PlanPresenter
                 'end' => Time::utc(max(array_map(static fn (PlannedStep $p): int => $p->endEpoch, $steps))),
                 'minutes' => round(array_sum(array_map(static fn (PlannedStep $p): float => $p->minutes, $steps)), 1),
                 'inside' => $steps[0]->step->phase !== '',
-                'steps' => array_map(static fn (PlannedStep $p): array => [...StepPresenter::line($p, $plan), 'aspect' => self::aspect($aspects->ofStep($p)), 'reasons' => array_slice(StepPresenter::reasons($p), 0, 3)], $steps),
+                'steps' => array_map(static fn (PlannedStep $p): array => [...StepPresenter::line($p, $plan), 'aspect' => self::aspect($aspects->ofStep($p)), 'reasons' => StepPresenter::reasons($p, 3)], $steps),
             ];
         }
         usort($out, static fn (array $a, array $b): int => [$a['start'], $a['stage']] <=> [$b['start'], $b['stage']]);

@@ -126,18 +126,25 @@ final class StepPresenter
             $hold = $over[0];
             $why[] = sprintf('%s: %s is over since %s (%s).', ucfirst($hold->because), self::word($hold->kind), Instant::wall($hold->untilEpoch, $plan->nowEpoch, $plan->context->kit->zone), $hold->wait?->words());
         }
-        array_push($why, ...array_slice(self::reasons($planned), 0, max(0, 2 - count($why))));
+        array_push($why, ...self::reasons($planned, max(0, 2 - count($why))));
 
         return $why === [] ? ['Nothing stands before it: it is the next step in the order of the work.'] : $why;
     }
 
-    /** @return list<string> why a step stands where it does, what says most first */
-    public static function reasons(PlannedStep $planned): array
+    /** @return list<string> so many of the sentences why a step stands where it does, what says most first */
+    public static function reasons(PlannedStep $planned, int $most): array
     {
-        $reasons = $planned->reasons;
-        usort($reasons, static fn (Constraint $a, Constraint $b): int => self::weight($a) <=> self::weight($b));
+        $byWeight = [];
+        foreach ($planned->reasons as $reason) {
+            $byWeight[self::weight($reason)][$reason->sentence] = true;
+        }
+        ksort($byWeight);
+        $said = [];
+        foreach ($byWeight as $sentences) {
+            $said += $sentences;
+        }
 
-        return array_values(array_unique(array_map(static fn (Constraint $r): string => $r->sentence, $reasons)));
+        return array_map(strval(...), array_slice(array_keys($said), 0, $most));
     }
 
     /** What says most about a place in the order comes first; that a layer goes on a layer, last. */

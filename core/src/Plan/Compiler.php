@@ -34,7 +34,7 @@ final readonly class Compiler
 
         return new Plan(
             $context, $planned, (new Judgement($this->rules))->findings($outlook), $aspects->ofPieces(), (new HoldLine($context, $aspects))->running($planned, $context->nowEpoch),
-            $context->nowEpoch, $world->surface, $scheduler->cleaning(), $scheduler->cups(), $validity->until($planned),
+            $context->nowEpoch, $world->surface, $scheduler->cleaning(), $scheduler->cups(), $validity->ofTimes($planned), $validity->ofHolds($planned),
         );
     }
 }

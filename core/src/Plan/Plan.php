@@ -27,6 +27,7 @@ final readonly class Plan
      * @param  ModelState  $final  how the model will be once all of it is done
      * @param  list<PlannedStep>  $cleaning  when the gun is cleaned, in order (rule paint-gun-clean)
      * @param  int  $validUntil  the first moment at which a plan made anew may differ, if nobody does anything
+     * @param  int  $holdsUntil  the same for what may be done now, what is held and until when
      * @param  list<PlannedStep>  $cups  when a paint is stirred and mixed, in order (rule bottle-mixed)
      */
     public function __construct(
@@ -40,6 +41,7 @@ final readonly class Plan
         public array $cleaning = [],
         public array $cups = [],
         public int $validUntil = PHP_INT_MAX,
+        public int $holdsUntil = PHP_INT_MAX,
     ) {
     }
 

@@ -22,14 +22,33 @@ final readonly class Validity
     }
 
     /**
+     * What may be done, what is held and until when.
+     *
+     * @param  array<string, PlannedStep>  $left
+     * @return int the first moment at which that may differ
+     */
+    public function ofHolds(array $left): int
+    {
+        return $this->first([$this->holds($left), $this->clocks(), $this->calendar->edgesAfter($this->context->nowEpoch), $this->air()]);
+    }
+
+    /**
+     * That, and which evening each step falls in.
+     *
      * @param  array<string, PlannedStep>  $left
      * @return int the first moment at which a plan made anew may differ
      */
-    public function until(array $left): int
+    public function ofTimes(array $left): int
+    {
+        return min($this->ofHolds($left), $this->first([$this->lastToFit($left)]));
+    }
+
+    /** @param  list<iterable<int>>  $all */
+    private function first(array $all): int
     {
         $now = $this->context->nowEpoch;
         $until = $now + self::AT_MOST;
-        foreach ([$this->holds($left), $this->clocks(), $this->calendar->edgesAfter($now), $this->lastToFit($left), $this->air()] as $moments) {
+        foreach ($all as $moments) {
             foreach ($moments as $moment) {
                 if ($moment > $now && $moment < $until) {
                     $until = $moment;

@@ -38,9 +38,9 @@ final class GroundShows implements Judges
     public function judge(Outlook $outlook): iterable
     {
         $context = $outlook->context;
-        $shows = [];
+        $shows = $known = [];
         foreach ($context->kit->areas as $area) {
-            $found = $this->look($outlook, $area);
+            $found = $this->look($outlook, $area, $known);
             if ($found !== null) {
                 [$product, $ground, $difference] = $found;
                 $key = $product->id.$ground;
@@ -54,8 +54,11 @@ final class GroundShows implements Judges
         }
     }
 
-    /** @return array{Product, string, float}|null the colour, the swatch under it, and how much of it shows; null where it is hidden */
-    private function look(Outlook $outlook, Area $area): ?array
+    /**
+     * @param  array<string, float>  $known  how much of a ground shows through so much of a paint, as far as it was asked
+     * @return array{Product, string, float}|null the colour, the swatch under it, and how much of it shows; null where it is hidden
+     */
+    private function look(Outlook $outlook, Area $area, array &$known): ?array
     {
         $stack = $outlook->stack($area->id);
         $at = array_key_last(array_filter($stack, static fn (Layer $l): bool => $l->operation === Operation::Colour && $l->purpose === $area->intent->colour));
@@ -67,7 +70,7 @@ final class GroundShows implements Judges
         }
         [, $ground] = Grounds::ofArea($area, $outlook->final, $outlook->context->kit);
         $film = array_sum(array_map(static fn ($c): float => $c->filmMicrons, $layer->coats)) / $layer->product->family->figures()->referenceFilmMicrons;
-        $difference = (new Coverage($layer->product))->differs($film, Spectrum::of($ground));
+        $difference = $known["{$layer->product->id} {$ground} {$film}"] ??= (new Coverage($layer->product))->differs($film, Spectrum::of($ground));
 
         return $difference < Hiding::threshold($outlook->context->house) ? null : [$layer->product, $ground, $difference];
     }
