@@ -26,12 +26,13 @@ final readonly class Checkpoints
     /**
      * The last that holds, and the events it does not cover; the whole log where none does.
      *
-     * @param  string  $mark  of the kit and of all that bears on how it is folded
+     * @param  callable(): string  $mark  of what bears on how it is folded: asked where there is a checkpoint at all
      * @return array{Checkpoint|null, list<Event>}
      */
-    public function from(string $build, string $mark): array
+    public function from(string $build, callable $mark): array
     {
-        foreach (array_reverse($this->list($build, $mark)) as [$name, $number]) {
+        $kept = $this->store->read($build, 'checkpoints') === null ? [] : $this->list($build, $mark());
+        foreach (array_reverse($kept) as [$name, $number]) {
             $bytes = $this->store->read($build, $name);
             $row = $bytes === null ? false : @unserialize($bytes, ['allowed_classes' => false]);
             if (! is_array($row)) {

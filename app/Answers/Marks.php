@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Answers;
 
+use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\EventKind;
 use App\Clock\BenchClock;
 use App\Models\Event;
@@ -15,6 +16,9 @@ use Illuminate\Support\Facades\DB;
 /** What kept answers rest on, in short: when a mark is another, so is what was worked out from it. */
 final readonly class Marks
 {
+    /** What of a kit its log is folded and judged by. */
+    private const FOLDED = ['parts', 'joints', 'areas', 'edges', 'colours', 'house', 'notBefore', 'options', 'showRules', 'outages', 'flaws', 'features'];
+
     /** @return array<string, string> by build, in the user's order */
     public function ofBuilds(): array
     {
@@ -35,12 +39,12 @@ final readonly class Marks
         return is_string($rest) ? "{$rest}.{$this->common()}" : null;
     }
 
-    /** Of a build's kit, and of all that bears on how its log is folded: all but how long the log is. */
-    public static function ofFold(string $mark): string
+    /** Of all that bears on how a log is folded and judged: of the kit what events are about, not how the plan is steered. */
+    public static function ofFold(string $mark, Kit $kit): string
     {
-        [$revision, , $common] = [...explode('.', $mark), '', ''];
+        $about = array_intersect_key($kit->toArray(), array_flip(self::FOLDED));
 
-        return "{$revision}.{$common}";
+        return hash('xxh64', (string) json_encode($about)).'.'.(explode('.', $mark)[2] ?? '');
     }
 
     /** What bears on all builds: shelf, house rules, sessions, room, what was learned, the code itself. */

@@ -42,12 +42,12 @@ final readonly class Problems
         }
         $now = $this->clock->epoch();
         $number = $this->events->last($build);
-        $mark = Marks::ofFold($mark);
-        [$from, $events] = $this->checkpoints->from($build, $mark);
+        $fold = static fn (): string => Marks::ofFold($mark, $loaded->kit);
+        [$from, $events] = $this->checkpoints->from($build, $fold);
         $every = Checkpoints::every(count($events));
         $problem = Problem::of($loaded->kit, $this->settings->house()->with($loaded->kit->house), $this->shelf->shelf(), $events, $this->rooms->room($now), $now, $this->experience->all(), Compiler::ofTheTrade()->rules, $from, $every);
         if ($every > 0) {
-            $this->checkpoints->keep($build, $mark, $problem->checkpoints, $number);
+            $this->checkpoints->keep($build, $fold(), $problem->checkpoints, $number);
         }
 
         return [$loaded, $problem];
