@@ -25,6 +25,9 @@ final class HoldBook
     /** @var array<string, array{int, StepHolds}> by key, with the change they were worked out at */
     private array $known = [];
 
+    /** @var array<string, array{int, StepHolds}> what holds the handling of a piece, by piece, with the change it was worked out at */
+    private array $handling = [];
+
     /** @var array<string, non-empty-list<string>> pieces a step lies on, by its key */
     private array $pieces = [];
 
@@ -46,6 +49,21 @@ final class HoldBook
         }
 
         return $this->known[$step->key][1];
+    }
+
+    /** The first moment from $epoch on at which the piece of a joining step may be handled: a bound, found once for all joints of the piece. */
+    public function handledFrom(Step $step, int $epoch): int
+    {
+        $version = $this->world->lastMove([$step->pieceId]);
+        if (($this->handling[$step->pieceId][0] ?? null) !== $version) {
+            $holds = [];
+            foreach ($this->rules->handling as $rule) {
+                array_push($holds, ...$rule->holdsPiece($step->pieceId, $this->world));
+            }
+            $this->handling[$step->pieceId] = [$version, new StepHolds($holds)];
+        }
+
+        return $this->handling[$step->pieceId][1]->freeFrom($epoch);
     }
 
     /** The last change that may bear on a step: on its pieces; for what is handled also on what hangs on them; for sanding anywhere, since dust gets everywhere. */

@@ -108,6 +108,10 @@ final class Moments
         if ($known !== null && $known[0] === $version && $known[1] <= $from && $from <= $known[2]) {
             return $known[2];
         }
+        $bound = $step->operation->joins() ? $this->holds->handledFrom($step, $from) : $from;
+        if ($bound > $from) {
+            return $bound;
+        }
         $asked = $from;
         $holds = $this->holds->of($step);
         $sprays = $step->operation->sprays();

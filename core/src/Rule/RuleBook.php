@@ -18,6 +18,9 @@ final class RuleBook
     /** @var list<OrdersHolds> */
     public readonly array $holds;
 
+    /** @var list<HoldsPieces> */
+    public readonly array $handling;
+
     /** @var list<Judges> */
     public readonly array $judges;
 
@@ -26,6 +29,7 @@ final class RuleBook
     {
         $this->orders = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof OrdersSteps));
         $this->holds = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof OrdersHolds));
+        $this->handling = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof HoldsPieces));
         $this->judges = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof Judges));
     }
 

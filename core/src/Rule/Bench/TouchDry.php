@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule\Bench;
 
 use AmberStep\Core\Material\WaitKind;
-use AmberStep\Core\Rule\OrdersHolds;
+use AmberStep\Core\Rule\HoldsPieces;
 use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
@@ -18,7 +18,7 @@ use AmberStep\Core\Work\Operation;
     speaks: [],
     rests: 'Handbook 2, Paint families: touch dry',
 )]
-final class TouchDry implements OrdersHolds
+final class TouchDry implements HoldsPieces
 {
     public function id(): string
     {
@@ -32,11 +32,16 @@ final class TouchDry implements OrdersHolds
 
     public function holds(Step $step, World $world): iterable
     {
-        $ofPiece = fn (string $pieceId): array => $this->ofPiece($pieceId, $world);
         foreach ($this->pieces($step, $world) as $pieceId) {
-            yield from $world->onPiece($this->id(), $pieceId, $ofPiece);
-            yield from $world->gate($this->id(), $pieceId, $ofPiece);
+            yield from $this->holdsPiece($pieceId, $world);
         }
+    }
+
+    public function holdsPiece(string $pieceId, World $world): array
+    {
+        $ofPiece = fn (string $id): array => $this->ofPiece($id, $world);
+
+        return [...$world->onPiece($this->id(), $pieceId, $ofPiece), ...$world->gate($this->id(), $pieceId, $ofPiece)];
     }
 
     /** @return list<Hold> */

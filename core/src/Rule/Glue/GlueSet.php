@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule\Glue;
 
 use AmberStep\Core\Kit\Joint;
-use AmberStep\Core\Rule\OrdersHolds;
+use AmberStep\Core\Rule\HoldsPieces;
 use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
@@ -18,7 +18,7 @@ use AmberStep\Core\Work\Operation;
     speaks: [],
     rests: 'Handbook 2, Glues: handling and full strength',
 )]
-final class GlueSet implements OrdersHolds
+final class GlueSet implements HoldsPieces
 {
     public function id(): string
     {
@@ -37,11 +37,16 @@ final class GlueSet implements OrdersHolds
         if ($hold !== null) {
             yield $hold;
         }
-        foreach ($world->onPiece($this->id(), $step->pieceId, fn (string $id): array => $this->ofPiece($id, $world)) as $other) {
+        foreach ($this->holdsPiece($step->pieceId, $world) as $other) {
             if ($other->target !== $own?->id) {
                 yield $other;
             }
         }
+    }
+
+    public function holdsPiece(string $pieceId, World $world): array
+    {
+        return $world->onPiece($this->id(), $pieceId, fn (string $id): array => $this->ofPiece($id, $world));
     }
 
     /** @return list<Hold> of its joints, those that last */
