@@ -43,12 +43,7 @@ final class MixBenchPresenter
             return null;
         }
         $grounds = array_slice(GroundPresenter::ofColour($colour->id, $plan), 0, 4);
-        $coats = 0.0;
-        foreach ($plan->left as $planned) {
-            if ($planned->step->operation === Operation::Colour && $planned->step->counted() === $colour->id && ! $planned->step->isRemedy()) {
-                $coats = max($coats, self::upTo($planned->step->n, $plan, $colour->id));
-            }
-        }
+        $coats = self::left($plan, $colour->id);
 
         return [
             'id' => $colour->id, 'name' => $colour->name, 'product' => $product->id, 'swatch' => $product->swatch,
@@ -60,19 +55,17 @@ final class MixBenchPresenter
         ];
     }
 
-    /** Reference coats that are left: a mist counts half. */
-    private static function upTo(int $n, Plan $plan, string $colour): float
+    /** Reference coats that are left, on the area that has most to come: a mist counts half. */
+    private static function left(Plan $plan, string $colour): float
     {
-        $coats = 0.0;
-        $told = [];
+        $coats = [];
         foreach ($plan->left as $planned) {
             $step = $planned->step;
-            if ($step->operation === Operation::Colour && $step->counted() === $colour && ! $step->isRemedy() && $step->n <= $n && ! isset($told[$step->n])) {
-                $told[$step->n] = true;
-                $coats += $step->coatKind?->filmMicrons(1.0) ?? 1.0;
+            if ($step->operation === Operation::Colour && $step->counted() === $colour && ! $step->isRemedy()) {
+                $coats[$step->n] ??= $step->coatKind?->filmMicrons(1.0) ?? 1.0;
             }
         }
 
-        return $coats;
+        return (float) array_sum($coats);
     }
 }

@@ -17,6 +17,9 @@ final class BookletPrinter
 {
     public static function text(Kit $kit, Shelf $shelf): string
     {
+        if ($kit->callouts === [] && $kit->options === [] && array_filter(array_column($kit->colours, 'code')) === []) {
+            return '';
+        }
         $names = new LinePrinter($kit, $shelf);
         $lines = [];
         foreach ($kit->colours as $colour) {

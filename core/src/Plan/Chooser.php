@@ -185,9 +185,10 @@ final class Chooser
     private function closing(int $now): ?int
     {
         $soonest = null;
-        foreach (array_intersect_key($this->awake, $this->chances) as $place => $step) {
-            $closes = $this->holds->of($step)->closesAfter($now);
-            if ($closes !== null && $closes - $now < self::CLOSING_SOON && ($soonest === null || $closes < $soonest[0]) && $this->moments->startOf($step, $now) <= $now) {
+        foreach ($this->chances as $place => $_) {
+            $step = $this->awake[$place] ?? null;
+            $closes = $step === null ? null : $this->holds->of($step)->closesAfter($now);
+            if ($step !== null && $closes !== null && $closes - $now < self::CLOSING_SOON && ($soonest === null || [$closes, $place] < $soonest) && $this->moments->startOf($step, $now) <= $now) {
                 $soonest = [$closes, $place];
             }
         }

@@ -46,6 +46,10 @@ final class Moments
     /** When a step, or the mixing before it, is begun: $now where it may be at once. */
     public function startOf(Step $step, int $now): int
     {
+        $bound = isset($this->fixed[$step->key]) ? $now : $this->calendar->notBefore($now, $this->minutes($step, $now));
+        if ($bound > $now) {
+            return $bound;
+        }
         // It is mixed while the last wait before it runs, never for a coat that may not follow at once.
         $mixing = $this->mixing($step, $now);
         $from = $this->freeFrom($step, $now + $mixing) - $mixing;

@@ -105,8 +105,12 @@ final readonly class Plan
             }
         }
         $aspects = new Aspects($this->context, $this->left, $this->context->room, $this->nowEpoch);
-        $open = array_values(array_filter($this->byTime(), static fn (PlannedStep $p): bool => in_array($aspects->ofStep($p)->kind, [AspectKind::Open, AspectKind::Closing], true)));
+        foreach ($this->byTime() as $planned) {
+            if (in_array($aspects->ofStep($planned)->kind, [AspectKind::Open, AspectKind::Closing], true)) {
+                return $planned;
+            }
+        }
 
-        return $open[0] ?? null;
+        return null;
     }
 }

@@ -93,6 +93,23 @@ final class Calendar
         }
     }
 
+    /**
+     * A moment before which work of so many minutes is not begun, looked up without looking for its place: $epoch itself
+     * where it may be, else when the next session begins.
+     */
+    public function notBefore(int $epoch, float $minutes): int
+    {
+        $i = $this->sessionAfter($epoch);
+        $session = $this->session($i);
+        $runs = $session !== null && $session[0] <= $epoch;
+        $left = max($runs ? $session[1] - $epoch : 0, ($this->atBenchUntilEpoch ?? 0) - $epoch);
+        if ($session === null || ($left > 0 && ($minutes > self::LONGEST_SESSION || 60 * $minutes <= $left))) {
+            return $epoch;
+        }
+
+        return $runs ? $this->session($i + 1)[0] ?? $epoch : $session[0];
+    }
+
     /** @return list<int> when the next two sessions begin and end, and the time at the bench, as far as they lie after a moment */
     public function edgesAfter(int $epoch): array
     {
