@@ -72,7 +72,7 @@ final readonly class Packed
 
     private function json(): string
     {
-        $json = gzinflate($this->stream."\x01".pack('vv', 1, ~1 & 0xFFFF).'}');
+        $json = @gzinflate($this->stream."\x01".pack('vv', 1, ~1 & 0xFFFF).'}');
 
         return $json === false ? throw new RuntimeException('A kept answer is damaged.') : $json;
     }

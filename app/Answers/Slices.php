@@ -19,11 +19,17 @@ use App\Http\Presenters\SurfacePresenter;
 use App\Repositories\Grits;
 use App\Repositories\LoadedBuild;
 use App\Repositories\UsedOn;
+use LogicException;
 
 /** The answers of a build that are read off one plan. */
 final readonly class Slices
 {
     private const USUAL_MINUTES = 90;
+
+    public const ALL = ['bench', 'frame', 'plan', 'find', 'surface', 'mix', 'used', 'sprayings', 'breakdown', 'booklet', 'lists'];
+
+    /** Those that are asked after each press. */
+    public const FIRST = ['bench', 'frame'];
 
     /** Those that say when something is done: they are worked out again when an evening does not hold it any more. */
     public const TELLS_TIMES = ['bench', 'plan', 'sprayings'];
@@ -33,27 +39,39 @@ final readonly class Slices
     }
 
     /**
+     * @param  string  $slice  one of ALL
      * @param  int|null  $minutes  somebody is at the bench for so long
-     * @return iterable<string, array<string, mixed>> by name
+     * @return array<string, mixed>
      */
-    public function of(Plan $plan, LoadedBuild $loaded, ?int $minutes): iterable
+    public function of(string $slice, Plan $plan, LoadedBuild $loaded, ?int $minutes): array
     {
+        $kit = $loaded->kit;
+        $context = $plan->context;
         $name = ['build' => KitPresenter::name($loaded)];
-        $undoable = ['undoable' => $this->changer->undoable($loaded->id)?->toArray()];
-        yield 'bench' => $name + BenchPresenter::bench($plan, $minutes ?? self::USUAL_MINUTES);
-        yield 'frame' => self::frame($plan, $loaded);
-        yield 'plan' => $name + PlanPresenter::plan($plan) + $undoable;
-        yield 'find' => $name + ['things' => FindPresenter::things($plan)];
-        yield 'surface' => $name + SurfacePresenter::page($plan, $this->grits->owned()) + $undoable;
-        yield 'mix' => $name + MixBenchPresenter::of($plan);
-        yield 'used' => ['used' => (object) UsedOn::of($loaded->kit)];
-        yield 'sprayings' => ['steps' => MixPresenter::sprayings($plan)];
-        yield 'breakdown' => $name + BreakdownPresenter::of($plan) + [
-            'show' => array_map(static fn ($r): array => $r->toArray(), $loaded->kit->showRules), 'outages' => array_map(static fn ($o): array => $o->toArray(), $loaded->kit->outages),
-            'parked' => self::parked($loaded), 'noseWheel' => $loaded->kit->noseWheel,
-        ] + $undoable;
-        yield 'booklet' => BookletPresenter::page($loaded, $plan->context->shelf, $plan->context->house, $plan->context->surface, $this->changer->undoable($loaded->id));
-        yield 'lists' => $name + ['lists' => BookletPresenter::lists($loaded->kit, $plan->context->shelf, $plan->context->house, $plan->context->surface)];
+
+        return match ($slice) {
+            'bench' => $name + BenchPresenter::bench($plan, $minutes ?? self::USUAL_MINUTES),
+            'frame' => self::frame($plan, $loaded),
+            'plan' => $name + PlanPresenter::plan($plan) + $this->undoable($loaded),
+            'find' => $name + ['things' => FindPresenter::things($plan)],
+            'surface' => $name + SurfacePresenter::page($plan, $this->grits->owned()) + $this->undoable($loaded),
+            'mix' => $name + MixBenchPresenter::of($plan),
+            'used' => ['used' => (object) UsedOn::of($kit)],
+            'sprayings' => ['steps' => MixPresenter::sprayings($plan)],
+            'breakdown' => $name + BreakdownPresenter::of($plan) + [
+                'show' => array_map(static fn ($r): array => $r->toArray(), $kit->showRules), 'outages' => array_map(static fn ($o): array => $o->toArray(), $kit->outages),
+                'parked' => self::parked($loaded), 'noseWheel' => $kit->noseWheel,
+            ] + $this->undoable($loaded),
+            'booklet' => BookletPresenter::page($loaded, $context->shelf, $context->house, $context->surface, $this->changer->undoable($loaded->id)),
+            'lists' => $name + ['lists' => BookletPresenter::lists($kit, $context->shelf, $context->house, $context->surface)],
+            default => throw new LogicException("{$slice} is no answer of a build"),
+        };
+    }
+
+    /** @return array{undoable: array<string, mixed>|null} */
+    private function undoable(LoadedBuild $loaded): array
+    {
+        return ['undoable' => $this->changer->undoable($loaded->id)?->toArray()];
     }
 
     /** @return array<string, mixed> */

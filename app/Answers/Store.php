@@ -17,7 +17,13 @@ final class Store
     /** Folders that nobody wrote to for so many seconds are swept. */
     private const SWEPT_AFTER = 14 * 86400;
 
+    /** The answers of a compile that are asked after each press, and those that may follow. */
+    private const TOGETHER = ['timetable', 'timetable-rest'];
+
     private readonly string $folder;
+
+    /** @var array<string, callable(): void> what is to be written yet, by build: each holds its build's lock */
+    private array $later = [];
 
     public function __construct()
     {
@@ -41,20 +47,26 @@ final class Store
     /** One of the answers that were written together. */
     public function slice(string $build, string $name): ?Kept
     {
-        $bytes = (string) @file_get_contents($this->path($build, 'timetable'));
-        $end = (int) strpos($bytes, "\n");
-        $places = json_decode(substr($bytes, 0, $end), true);
-        $place = is_array($places) ? $places[$name] ?? null : null;
+        foreach (self::TOGETHER as $file) {
+            $bytes = (string) @file_get_contents($this->path($build, $file));
+            $end = (int) strpos($bytes, "\n");
+            $places = json_decode(substr($bytes, 0, $end), true);
+            $place = is_array($places) ? $places[$name] ?? null : null;
+            if (is_array($place) && is_int($place[0] ?? null) && is_int($place[1] ?? null)) {
+                return Kept::fromBytes(substr($bytes, $end + 1 + $place[0], $place[1]));
+            }
+        }
 
-        return is_array($place) && is_int($place[0] ?? null) && is_int($place[1] ?? null) ? Kept::fromBytes(substr($bytes, $end + 1 + $place[0], $place[1])) : null;
+        return null;
     }
 
     /**
-     * All answers of one compile, in one file: they are there together, or the ones before are.
+     * Answers of one compile, in one file: they are there together, or the ones before are.
      *
      * @param  array<string, Kept>  $slices  by name
+     * @param  bool  $rest  those that followed
      */
-    public function putTogether(string $build, array $slices): void
+    public function putTogether(string $build, array $slices, bool $rest = false): void
     {
         $places = [];
         $all = '';
@@ -63,7 +75,7 @@ final class Store
             $places[$name] = [strlen($all), strlen($bytes)];
             $all .= $bytes;
         }
-        $this->write($this->path($build, 'timetable'), json_encode($places, JSON_THROW_ON_ERROR)."\n".$all);
+        $this->write($this->path($build, self::TOGETHER[(int) $rest]), json_encode($places, JSON_THROW_ON_ERROR)."\n".$all);
     }
 
     public function read(string $build, string $name): ?string
@@ -92,23 +104,48 @@ final class Store
      *
      * @template T
      *
-     * @param  callable(): T  $work
+     * @param  callable(callable(callable(): void): void): T  $work  gets what puts work off until the answer has gone out: until then nobody else is let in
      * @return T
      */
     public function alone(string $build, callable $work): mixed
     {
+        $this->finish($build);
         $path = $this->path($build, 'lock');
         (new Filesystem)->ensureDirectoryExists(dirname($path));
         $lock = fopen($path, 'c');
         if ($lock === false) {
             throw new RuntimeException("{$path} cannot be opened.");
         }
+        $later = null;
+        flock($lock, LOCK_EX);
         try {
-            flock($lock, LOCK_EX);
-
-            return $work();
+            return $work(static function (callable $rest) use (&$later): void {
+                $later = $rest;
+            });
         } finally {
-            fclose($lock);
+            if ($later === null) {
+                fclose($lock);
+            } else {
+                $this->later[$build] = static function () use ($later, $lock): void {
+                    try {
+                        $later();
+                    } finally {
+                        fclose($lock);
+                    }
+                };
+            }
+        }
+    }
+
+    /** Writes what was put off, of one build or of all. */
+    public function finish(?string $build = null): void
+    {
+        foreach ($build === null ? array_keys($this->later) : [$build] as $one) {
+            $rest = $this->later[$one] ?? null;
+            unset($this->later[$one]);
+            if ($rest !== null) {
+                $rest();
+            }
         }
     }
 

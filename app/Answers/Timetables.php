@@ -15,7 +15,6 @@ use App\Repositories\Settings;
 use App\Repositories\ShelfRepository;
 use App\Room\RoomSource;
 use DateTimeImmutable;
-use LogicException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /**
@@ -108,15 +107,19 @@ final readonly class Timetables
             return $kept;
         }
 
-        return $this->store->alone($build, function () use ($build, $slice, $minutes): Kept {
-            // What others wrote while one waited for them counts.
+        return $this->store->alone($build, function (callable $later) use ($build, $slice, $minutes): Kept {
             // What others wrote while one waited for them counts.
             $this->shelf->forget();
             $this->settings->forget();
             $mark = $this->mark($build);
             $kept = $this->store->slice($build, $slice);
 
-            return $kept !== null && $this->serves($kept, $mark, $minutes) ? $kept : $this->compile($build, $mark, $slice, $this->session($kept, $minutes), ($kept->serial ?? 0) + 1);
+            if ($kept !== null && $this->serves($kept, $mark, $minutes)) {
+                return $kept;
+            }
+            $last = $this->store->slice($build, 'bench');
+
+            return $this->compile($build, $mark, $slice, $this->session($last, $minutes), ($last->serial ?? 0) + 1, $later);
         });
     }
 
@@ -143,20 +146,36 @@ final readonly class Timetables
         };
     }
 
-    /** @param  array{int, int}|null  $session */
-    private function compile(string $build, string $mark, string $asked, ?array $session, int $serial): Kept
+    /**
+     * What is asked now and after each press is written at once, what else the plan tells when the answer has gone out.
+     *
+     * @param  array{int, int}|null  $session
+     * @param  callable(callable(): void): void  $later
+     */
+    private function compile(string $build, string $mark, string $asked, ?array $session, int $serial, callable $later): Kept
     {
         [$loaded, $problem] = $this->problems->of($build, $mark) ?? throw new NotFoundHttpException;
         $calendar = $this->settings->calendar($loaded->kit->zone);
         $plan = Compiler::ofTheTrade()->plan($problem, $session === null ? $calendar : $calendar->atBench(...$session));
-        $slices = [];
-        foreach ($this->slices->of($plan, $loaded, $session[1] ?? null) as $slice => $data) {
+        $made = function (string $slice) use ($plan, $loaded, $mark, $session, $serial): Kept {
             $until = min($this->dayUntil($plan), in_array($slice, Slices::TELLS_TIMES, true) ? $plan->validUntil : $plan->holdsUntil);
-            $slices[$slice] = new Kept($mark, $plan->nowEpoch, $until, $serial, $session, Packed::of($data));
-        }
-        $this->store->putTogether($build, $slices);
 
-        return $slices[$asked] ?? throw new LogicException("{$asked} is no answer of a build");
+            return new Kept($mark, $plan->nowEpoch, $until, $serial, $session, Packed::of($this->slices->of($slice, $plan, $loaded, $session[1] ?? null)));
+        };
+        $first = [];
+        foreach (array_unique([...Slices::FIRST, $asked]) as $slice) {
+            $first[$slice] = $made($slice);
+        }
+        $this->store->putTogether($build, $first);
+        $later(function () use ($build, $first, $made): void {
+            $rest = [];
+            foreach (array_diff(Slices::ALL, array_keys($first)) as $slice) {
+                $rest[$slice] = $made($slice);
+            }
+            $this->store->putTogether($build, $rest, rest: true);
+        });
+
+        return $first[$asked];
     }
 
     /** Until the next reading is due, or the day ends by which instants are told. */

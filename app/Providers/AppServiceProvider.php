@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Answers\Store;
 use App\Clock\BenchClock;
 use App\Repositories\Settings;
 use App\Repositories\ShelfRepository;
@@ -20,6 +21,9 @@ final class AppServiceProvider extends ServiceProvider
         // One shelf for a request, and one set of settings: what is put there is seen by whoever looks next.
         $this->app->singleton(ShelfRepository::class);
         $this->app->singleton(Settings::class);
+        $this->app->singleton(Store::class);
+        // What was put off until the answer had gone out.
+        $this->app->terminating(fn () => $this->app->resolved(Store::class) ? $this->app->make(Store::class)->finish() : null);
         $this->app->singleton(BenchClock::class, static function (Application $app): BenchClock {
             $now = config('app.now');
 

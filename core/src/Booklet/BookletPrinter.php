@@ -17,7 +17,7 @@ final class BookletPrinter
 {
     public static function text(Kit $kit, Shelf $shelf): string
     {
-        if ($kit->callouts === [] && $kit->options === [] && array_filter(array_column($kit->colours, 'code')) === []) {
+        if ($kit->callouts === [] && $kit->options === [] && array_filter(array_column($kit->colours, 'code'), is_string(...)) === []) {
             return '';
         }
         $names = new LinePrinter($kit, $shelf);
