@@ -41,7 +41,7 @@ final class Chooser
     /** @var array<int, true> places of washings */
     private array $washes = [];
 
-    /** @var array<int, true> places with a chance that closes */
+    /** @var array<int, int> when a chance closes, at the earliest, by place */
     private array $chances = [];
 
     private bool $inOrder = true;
@@ -127,10 +127,11 @@ final class Chooser
     private function settle(int $place, int $now): void
     {
         $step = $this->steps[$place];
-        if ($this->holds->of($step)->closesAfter($now) === null) {
+        $closes = $this->holds->of($step)->closesAfter($now);
+        if ($closes === null) {
             unset($this->chances[$place]);
         } else {
-            $this->chances[$place] = true;
+            $this->chances[$place] = $closes;
         }
         $this->sleep($place, $this->moments->asleepUntil($step, $now), $now);
     }
@@ -185,8 +186,8 @@ final class Chooser
     private function closing(int $now): ?int
     {
         $soonest = null;
-        foreach ($this->chances as $place => $_) {
-            $step = $this->awake[$place] ?? null;
+        foreach ($this->chances as $place => $earliest) {
+            $step = $earliest - $now < self::CLOSING_SOON ? $this->awake[$place] ?? null : null;
             $closes = $step === null ? null : $this->holds->of($step)->closesAfter($now);
             if ($step !== null && $closes !== null && $closes - $now < self::CLOSING_SOON && ($soonest === null || [$closes, $place] < $soonest) && $this->moments->startOf($step, $now) <= $now) {
                 $soonest = [$closes, $place];

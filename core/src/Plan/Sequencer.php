@@ -20,14 +20,11 @@ final class Sequencer
     /** @var array<string, array<string, Constraint>> after => before => strongest constraint kept */
     private array $before = [];
 
-    /** @var array<string, array<string, true>> */
+    /** @var array<string, list<string>> keys of those that come after one; dropped constraints stay here */
     private array $after = [];
 
-    /** @var array<string, list<Constraint>> what each step waits on */
+    /** @var array<string, list<Constraint>> what each step waits on, in the order in which it is done */
     private array $known = [];
-
-    /** @var array<string, int> place in the order, once it is found */
-    private array $ordered = [];
 
     /**
      * @param  array<string, Step>  $steps
@@ -40,9 +37,11 @@ final class Sequencer
                 continue;
             }
             $known = $this->before[$c->after][$c->before] ?? null;
-            if ($known === null || [$known->strength->value, $c->rule] < [$c->strength->value, $known->rule]) {
+            if ($known === null) {
+                $this->after[$c->before][] = $c->after;
                 $this->before[$c->after][$c->before] = $c;
-                $this->after[$c->before][$c->after] = true;
+            } elseif ([$known->strength->value, $c->rule] < [$c->strength->value, $known->rule]) {
+                $this->before[$c->after][$c->before] = $c;
             }
         }
     }
@@ -75,34 +74,24 @@ final class Sequencer
             }
             $key = $keys[$ready->extract()];
             $out[] = $key;
-            foreach ($this->after[$key] ?? [] as $next => $_) {
-                if (--$waiting[$next] === 0) {
-                    $ready->insert($places[$next]);
+            foreach ($this->after[$key] ?? [] as $next) {
+                $constraint = $this->before[$next][$key] ?? null;
+                if ($constraint !== null) {
+                    $this->known[$next][] = $constraint;
+                    if (--$waiting[$next] === 0) {
+                        $ready->insert($places[$next]);
+                    }
                 }
             }
         }
 
-        $this->ordered = array_flip($out);
-
         return $out;
     }
 
-    /** @return list<Constraint> the constraints a step waits on, what lets it go last first */
+    /** @return list<Constraint> the constraints a step waits on, what lets it go last first; known once the order is */
     public function waitsOn(string $key): array
     {
-        return $this->known[$key] ??= $this->lastFirst($key);
-    }
-
-    /** @return list<Constraint> */
-    private function lastFirst(string $key): array
-    {
-        $byPlace = [];
-        foreach ($this->before[$key] ?? [] as $before => $constraint) {
-            $byPlace[$this->ordered[$before]] = $constraint;
-        }
-        krsort($byPlace);
-
-        return array_values($byPlace);
+        return array_reverse($this->known[$key] ?? []);
     }
 
     /** @return array<string, int> */
@@ -125,7 +114,7 @@ final class Sequencer
             }
         }
         $this->circles[] = new Circle($chain, $dropped);
-        unset($this->before[$dropped->after][$dropped->before], $this->after[$dropped->before][$dropped->after]);
+        unset($this->before[$dropped->after][$dropped->before]);
 
         return $dropped;
     }

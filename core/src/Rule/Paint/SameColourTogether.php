@@ -33,13 +33,11 @@ final class SameColourTogether implements Judges, OrdersSteps
         foreach ($this->groups($context) as $colourId => $first) {
             $colour = $context->kit->colour((string) $colourId);
             $strength = $colour?->mustMatch === true ? Strength::SameColourThatMustMatch : Strength::SameColour;
-            foreach ($first as $one) {
-                $sentence = ($colour->name ?? 'one colour')." goes on {$context->pieceName($one->pieceId)} in the same spraying.";
-                foreach ($this->preparation($context, $one) as $ready) {
-                    foreach ($first as $other) {
-                        if ($other->key !== $one->key && $ready->pieceId !== $other->pieceId) {
-                            yield new Constraint($ready->key, $other->key, $strength, $this->id(), $sentence);
-                        }
+            foreach ($this->preparations($context, $first) as $ready) {
+                $sentence = ($colour->name ?? 'one colour')." goes on {$context->pieceName($ready->pieceId)} in the same spraying.";
+                foreach ($first as $other) {
+                    if ($ready->pieceId !== $other->pieceId) {
+                        yield new Constraint($ready->key, $other->key, $strength, $this->id(), $sentence);
                     }
                 }
             }
@@ -90,11 +88,26 @@ final class SameColourTogether implements Judges, OrdersSteps
     }
 
     /**
-     * What a piece needs right before its first coat: the step that must be done for it to be ready.
+     * What each piece needs right before its first coats.
      *
-     * @return list<Step>
+     * @param  list<Step>  $first
+     * @return array<string, Step> by key
      */
-    private function preparation(Context $context, Step $first): array
+    private function preparations(Context $context, array $first): array
+    {
+        $ready = [];
+        foreach ($first as $one) {
+            $step = $this->preparation($context, $one);
+            if ($step !== null) {
+                $ready[$step->key] = $step;
+            }
+        }
+
+        return $ready;
+    }
+
+    /** The step that must be done for a piece to be ready. */
+    private function preparation(Context $context, Step $first): ?Step
     {
         $before = null;
         foreach ($context->steps->ofPiece($first->pieceId) as $step) {
@@ -103,6 +116,6 @@ final class SameColourTogether implements Judges, OrdersSteps
             }
         }
 
-        return $before === null ? [] : [$before];
+        return $before;
     }
 }
