@@ -68,7 +68,7 @@ export interface paths {
             };
             requestBody?: never;
             responses: {
-                /** @description Builds, holds, room. */
+                /** @description Builds, holds, room. ETag marks all of it but the time of day; send it back as If-None-Match. */
                 200: {
                     headers: {
                         [name: string]: unknown;
@@ -76,6 +76,13 @@ export interface paths {
                     content: {
                         "application/json": components["schemas"]["Frame"];
                     };
+                };
+                /** @description Nothing but the time of day is new since. */
+                304: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
                 };
                 /** @description Refused: what is wrong, where, and what would be right. */
                 default: {

@@ -27,7 +27,7 @@ export function TurnRound({ bench }: { bench: Bench }): ReactElement {
                 <h2 id="turn" className="card-title">
                     The turn-round
                 </h2>
-                <p>each piece comes back when its wait is over{hidden > 0 ? `; ${hidden} more pieces` : ''}</p>
+                <p>each piece comes back when its wait is over{hidden > 0 ? `; ${hidden} more ${hidden === 1 ? "piece" : "pieces"}` : ''}</p>
             </header>
             <div ref={ref}>
                 <svg width="100%" height={height} viewBox={`0 0 ${w} ${height}`} preserveAspectRatio="none" role="img" aria-label="What follows, by piece and time; the same as a table below">
