@@ -11,6 +11,7 @@ use App\Http\Presenters\Time;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Symfony\Component\HttpFoundation\AcceptHeader;
 
 /** Every answer carries the server's now: the web keeps the offset and never counts by itself. */
 final readonly class Answer
@@ -33,10 +34,16 @@ final readonly class Answer
     {
         $packed = $answer instanceof Kept ? $answer->answer : $answer;
         $now = $this->clock->epoch();
-        $deflated = in_array('deflate', array_map(static fn (string $e): string => trim(explode(';', $e)[0]), explode(',', (string) $request->headers->get('Accept-Encoding', ''))), true);
+        $deflated = self::takes($request, 'deflate');
         $body = $deflated ? $packed->deflated($now) : $packed->plain($now);
 
         return new Response($body, 200, ['Content-Type' => 'application/json', 'Content-Length' => (string) strlen($body), 'Vary' => 'Accept-Encoding', ...($answer instanceof Kept && $answer->serial > 0 ? [self::TIMETABLE => (string) $answer->serial] : []), ...($deflated ? ['Content-Encoding' => 'deflate'] : [])]);
+    }
+
+    /** Whether the reader takes an encoding: one of weight 0 is refused. */
+    public static function takes(Request $request, string $encoding): bool
+    {
+        return (AcceptHeader::fromString($request->headers->get('Accept-Encoding'))->get($encoding)?->getQuality() ?? 0.0) > 0;
     }
 
     /** A whole number from the query, kept in range; anything else is the default. */

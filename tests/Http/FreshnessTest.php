@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
-use App\Answers\Packed;
 use App\Answers\Store;
 use App\Http\Answer;
 use App\Models\Product;
@@ -124,16 +123,22 @@ final class FreshnessTest extends AppTestCase
         }
     }
 
-    public function test_a_packed_answer_is_read_as_it_was_whatever_its_length(): void
+    public function test_an_encoding_that_is_refused_is_not_used(): void
     {
-        foreach ([1, 250, 5551, 5553, 70000, 200000] as $length) {
-            $data = ['text' => str_repeat('ÿa"', $length), 'float' => 1.0];
-            $packed = Packed::fromBytes(Packed::of($data)->bytes());
-            self::assertNotNull($packed);
-            self::assertSame([...$data, 'now' => self::NOW], json_decode((string) gzuncompress($packed->deflated((int) strtotime(self::NOW))), true), "{$length}");
-            self::assertSame($data, $packed->data());
+        $encoding = fn (string $takes, string $path): ?string => $this->get($path, ['Accept-Encoding' => $takes])->headers->get('Content-Encoding');
+        $plan = "/api/builds/{$this->buildId()}/plan";
+        foreach (['deflate;q=0' => null, 'deflate;q=0, gzip' => 'gzip', 'identity;q=1, *;q=0' => null, 'br' => null, 'deflate;q=0.1' => 'deflate', '*' => 'deflate', ';;q=x,,=' => null] as $takes => $sent) {
+            self::assertSame($sent, $encoding($takes, $plan), $takes);
         }
-        self::assertNull(Packed::fromBytes('short'));
+        self::assertNull($encoding('gzip;q=0', "/api/builds/{$this->buildId()}/kit"));
+    }
+
+    public function test_who_asks_for_the_head_alone_is_told_the_length_of_the_whole(): void
+    {
+        foreach (['/api/frame', "/api/builds/{$this->buildId()}/plan"] as $path) {
+            $head = $this->call('HEAD', $path);
+            self::assertSame(['', $this->get($path)->headers->get('Content-Length')], [$head->getContent(), $head->headers->get('Content-Length')], $path);
+        }
     }
 
     public function test_a_frame_with_nothing_new_says_so_and_no_more(): void
@@ -142,6 +147,8 @@ final class FreshnessTest extends AppTestCase
         $tag = (string) $first->headers->get('ETag');
         $again = $this->get('/api/frame', ['If-None-Match' => $tag]);
         self::assertSame([304, '', $tag], [$again->getStatusCode(), $again->getContent(), $again->headers->get('ETag')]);
+        self::assertSame(304, $this->get('/api/frame', ['If-None-Match' => "\"another\", {$tag}"])->getStatusCode());
+        self::assertSame(200, $this->get('/api/frame', ['If-None-Match' => '"another"'])->getStatusCode());
 
         $this->send('POST', "/api/builds/{$this->buildId()}/changes", ['title' => 'x', 'edits' => [['op' => 'house', 'list' => 'primer', 'value' => 'never']]], ['If-Match' => '"1"'])->assertCreated();
         self::assertSame(200, $this->get('/api/frame', ['If-None-Match' => $tag])->getStatusCode());

@@ -24,10 +24,10 @@ final readonly class FrameController
     public function show(Request $request): Response
     {
         $frame = Packed::of($this->frame());
-        // A clock that stands still is told each time it is set.
-        $tag = '"'.$frame->mark().($this->clock->isFrozen() ? '-'.$this->clock->epoch() : '').'"';
-        $response = $request->headers->get('If-None-Match') === $tag ? new Response('', 304) : $this->answer->kept($frame, $request);
-        $response->headers->set('ETag', $tag);
+        $response = $this->answer->kept($frame, $request);
+        // Weak, since the time of day is not in it; a clock that stands still is told each time it is set.
+        $response->setEtag($frame->mark().($this->clock->isFrozen() ? '-'.$this->clock->epoch() : ''), true);
+        $response->isNotModified($request);
 
         return $response;
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\Answer;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -19,11 +20,11 @@ final class Compressed
     {
         $response = $next($request);
         $body = $response->getContent();
-        if (! is_string($body) || $response->headers->has('Content-Encoding')) {
+        if (! is_string($body) || $request->isMethod('HEAD') || $response->headers->has('Content-Encoding')) {
             return $response;
         }
         $texts = str_contains((string) $response->headers->get('Content-Type'), 'json') || str_starts_with((string) $response->headers->get('Content-Type'), 'text/');
-        if ($texts && strlen($body) >= self::LEAST && in_array('gzip', $request->getEncodings(), true)) {
+        if ($texts && strlen($body) >= self::LEAST && Answer::takes($request, 'gzip')) {
             $body = (string) gzencode($body, 3);
             $response->setContent($body);
             $response->headers->add(['Content-Encoding' => 'gzip', 'Vary' => 'Accept-Encoding']);
