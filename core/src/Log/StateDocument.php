@@ -14,13 +14,14 @@ use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Work\Operation;
+use LogicException;
 
 /**
  * The state of a model as plain arrays, for a checkpoint of its log. It is no file format: what is written here is
  * read by the same code or thrown away.
  *
- * @phpstan-type CoatRow array{int, string, float, string, string|null}
- * @phpstan-type LayerRow array{string, string, string|null, string|null, string, non-empty-list<CoatRow>}
+ * @phpstan-type CoatColumns array{list<int>, list<string>, list<float>, list<string>, list<string|null>}
+ * @phpstan-type LayerRow array{string, string, string|null, string|null, string, CoatColumns}
  * @phpstan-type MaskRow array{string, int, string, string, string|null}
  * @phpstan-type AreaRow array{layers: list<LayerRow>, masks: array<string, MaskRow>, past: list<array{MaskRow, int, string|null}>, stays: list<array{int, int|null, float}>, plain: array{int|null, string|null, string|null, bool, int|null, array<string, non-empty-list<int>>}}
  * @phpstan-type JointRow array{plain: array{int|null, string|null, int|null, string|null, array<string, non-empty-list<int>>}, glue: string|null, filler: string|null, deeds: list<array{bool, string, int, string, string, string, string|null}>}
@@ -65,14 +66,48 @@ final class StateDocument
     {
         return [
             'layers' => array_map(static fn (Layer $l): array => [
-                $l->operation->value, $l->purpose, $l->product?->id, $l->product?->family->value, $l->mark,
-                array_map(static fn (Coat $c): array => [$c->atEpoch, $c->kind->value, $c->filmMicrons, $c->eventId, $c->stepKey], $l->coats),
+                $l->operation->value, $l->purpose, $l->product?->id, $l->product?->family->value, $l->mark, self::coats($l->coats),
             ], $area->layers),
             'masks' => array_map(self::mask(...), $area->masks),
             'past' => array_map(static fn (MaskStay $s): array => [self::mask($s->mask), $s->offEpoch, $s->offKey], $area->masksPast),
             'stays' => array_map(static fn (CabinetStay $s): array => [$s->fromEpoch, $s->untilEpoch, $s->temperatureC], $area->stays),
             'plain' => [$area->washedAt, $area->washedBy, $area->filledBy, $area->blownOff, $area->soiledAt, $area->done],
         ];
+    }
+
+    /**
+     * In columns: of a long log they are most of it, and a list is read back faster than many small ones.
+     *
+     * @param  list<Coat>  $coats
+     * @return CoatColumns
+     */
+    private static function coats(array $coats): array
+    {
+        $columns = [[], [], [], [], []];
+        foreach ($coats as $coat) {
+            $columns[0][] = $coat->atEpoch;
+            $columns[1][] = $coat->kind->value;
+            $columns[2][] = $coat->filmMicrons;
+            $columns[3][] = $coat->eventId;
+            $columns[4][] = $coat->stepKey;
+        }
+
+        return $columns;
+    }
+
+    /**
+     * @param  CoatColumns  $columns
+     * @return non-empty-list<Coat>
+     */
+    private static function readCoats(array $columns): array
+    {
+        [$times, $kinds, $films, $events, $keys] = $columns;
+        $coats = [];
+        foreach ($times as $i => $at) {
+            $coats[] = new Coat($at, CoatKind::from($kinds[$i]), $films[$i], $events[$i], $keys[$i]);
+        }
+
+        return $coats === [] ? throw new LogicException('A layer has a coat.') : $coats;
     }
 
     /** @return MaskRow */
@@ -106,11 +141,7 @@ final class StateDocument
     {
         $state = new AreaState;
         foreach ($plain['layers'] as [$operation, $purpose, $product, $family, $mark, $coats]) {
-            $laid = [];
-            foreach ($coats as $c) {
-                $laid[] = new Coat($c[0], CoatKind::from($c[1]), $c[2], $c[3], $c[4]);
-            }
-            $state->layers[] = new Layer(Operation::from($operation), $purpose, $product === null ? null : self::product($product, (string) $family, $shelf), $laid, $mark);
+            $state->layers[] = new Layer(Operation::from($operation), $purpose, $product === null ? null : self::product($product, (string) $family, $shelf), self::readCoats($coats), $mark);
         }
         $state->masks = array_map(self::readMask(...), $plain['masks']);
         $state->masksPast = array_map(static fn (array $s): MaskStay => new MaskStay(self::readMask($s[0]), $s[1], $s[2]), $plain['past']);
