@@ -27,12 +27,13 @@ foreach ([[22, 5], [100, 1], [100, 5], [100, 20]] as [$areas, $builds]) {
             return $server->request('POST', "/api/builds/{$id}/events", ['id' => sprintf('01T0000000%016d', ++$n), 'kind' => 'note', 'at' => '2026-03-03T19:05:00Z', 'note' => 'a write']);
         };
         $get = static fn (string $path): array => $server->send('GET', $path);
+        $fetch = static fn (string $path): array => $server->exchange('GET', $path);
         // All four workers have seen all of it once.
         foreach (range(1, 8) as $_) {
             array_map(static fn (string $r): array => $get("/api/builds/{$id}/{$r}"), READERS);
             $get('/api/frame');
         }
-        $empty = wall(static fn () => $get('/api/health'), 41);
+        $empty = wall(static fn () => $fetch('/api/health'), 41);
         printf("%-52s %8.1f ms\n", 'empty framework request', $empty);
         row('a write', wall($note, 11) / $empty, 8, 'x');
 
@@ -42,11 +43,11 @@ foreach ([[22, 5], [100, 1], [100, 5], [100, 20]] as [$areas, $builds]) {
             $cold = [];
             foreach (range(1, 3) as $_) {
                 $note();
-                $cold[] = once(static fn () => $get($path));
+                $cold[] = once(static fn () => $fetch($path));
             }
             sort($cold);
             // Health in between, so that both are asked of the same machine at the same time.
-            [$warm, $health] = interleaved(static fn () => $get($path), static fn () => $get('/api/health'), 21);
+            [$warm, $health] = interleaved(static fn () => $fetch($path), static fn () => $fetch('/api/health'), 21);
             row(sprintf('%s, warm (cold %.0f x, %.1f kB sent)', $name, $cold[1] / $empty, strlen($get($path)[2]) / 1000), $warm / $health, 4, 'x');
         }
 
@@ -57,7 +58,7 @@ foreach ([[22, 5], [100, 1], [100, 5], [100, 20]] as [$areas, $builds]) {
                 $server->setClock(gmdate('Y-m-d\TH:i:s\Z', (int) strtotime($get('/api/frame')[1]['now']) + 3600));
             }
             $done = [...$event, 'id' => sprintf('01V0000000%016d', ++$n), 'at' => $get('/api/frame')[1]['now']];
-            $press[] = once(static fn () => [$server->request('POST', "/api/builds/{$id}/events", $done), $get("/api/builds/{$id}/bench?minutes=90"), $get('/api/frame')]);
+            $press[] = once(static fn () => [$server->request('POST', "/api/builds/{$id}/events", $done), $fetch("/api/builds/{$id}/bench?minutes=90"), $fetch('/api/frame')]);
         }
         sort($press);
         row('a press, until bench and frame are current', $press[2] / $empty, 40, 'x');
@@ -65,8 +66,8 @@ foreach ([[22, 5], [100, 1], [100, 5], [100, 20]] as [$areas, $builds]) {
         $turned = $frames = [];
         foreach (range(1, 5) as $minute) {
             $server->setClock(gmdate('Y-m-d\TH:i:s\Z', $later + 60 * $minute));
-            $frames[] = once(static fn () => $get('/api/frame'));
-            $turned[] = once(static fn () => $get("/api/builds/{$id}/bench?minutes=90"));
+            $frames[] = once(static fn () => $fetch('/api/frame'));
+            $turned[] = once(static fn () => $fetch("/api/builds/{$id}/bench?minutes=90"));
         }
         sort($turned);
         sort($frames);
@@ -74,7 +75,7 @@ foreach ([[22, 5], [100, 1], [100, 5], [100, 20]] as [$areas, $builds]) {
         // Where the evening is full the last of it falls out each minute, and the plan is made anew.
         row('bench, first read after the minute has turned', $turned[2] / $empty, 40, 'x');
         $tag = $server->header('/api/frame', 'etag');
-        row('frame with nothing new', wall(static fn () => $server->send('GET', '/api/frame', null, ["If-None-Match: {$tag}"]), 21) / $empty, 4, 'x');
+        row('frame with nothing new', wall(static fn () => $server->exchange('GET', '/api/frame', null, ["If-None-Match: {$tag}"]), 21) / $empty, 4, 'x');
     } finally {
         $server->stop();
     }

@@ -120,12 +120,7 @@ final class Server
      */
     public function send(string $method, string $path, ?string $body = null, array $headers = []): array
     {
-        $curl = curl_init($this->address().$path);
-        curl_setopt_array($curl, [CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 60, CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept-Encoding: gzip, deflate', ...$headers], CURLOPT_HEADER => true]);
-        if ($body !== null) {
-            curl_setopt($curl, CURLOPT_POSTFIELDS, $body);
-        }
-        [$head, $sent] = [...explode("\r\n\r\n", (string) curl_exec($curl), 2), ''];
+        [$status, $head, $sent] = $this->exchange($method, $path, $body, $headers);
         $read = match (preg_match('/^content-encoding: (\w+)/mi', $head, $m) === 1 ? $m[1] : '') {
             'gzip' => gzdecode($sent),
             'deflate' => gzuncompress($sent),
@@ -133,7 +128,25 @@ final class Server
         };
         $data = json_decode((string) $read, true);
 
-        return [(int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE), is_array($data) ? $data : [], $sent];
+        return [$status, is_array($data) ? $data : [], $sent];
+    }
+
+    /**
+     * The same without reading what came: how long the server takes is no matter of the reader.
+     *
+     * @param  list<string>  $headers
+     * @return array{int, string, string} status, headers and bytes
+     */
+    public function exchange(string $method, string $path, ?string $body = null, array $headers = []): array
+    {
+        $curl = curl_init($this->address().$path);
+        curl_setopt_array($curl, [CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 60, CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept-Encoding: gzip, deflate', ...$headers], CURLOPT_HEADER => true]);
+        if ($body !== null) {
+            curl_setopt($curl, CURLOPT_POSTFIELDS, $body);
+        }
+        [$head, $sent] = [...explode("\r\n\r\n", (string) curl_exec($curl), 2), ''];
+
+        return [(int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE), $head, $sent];
     }
 
     /** One header of an answer; empty where it has none. */
