@@ -21,6 +21,20 @@ function processor(callable $work, int $times): float
     return $took[intdiv($times, 2)];
 }
 
+/** How many times as long one thing takes as another, as processor time: each time between two of the other, so that a busy machine slows both; the median of so many. */
+function against(callable $work, callable $other, int $times): float
+{
+    $ratios = [];
+    for ($i = 0; $i < $times; $i++) {
+        $before = processor($other, 1);
+        $took = processor($work, 1);
+        $ratios[] = 2 * $took / ($before + processor($other, 1));
+    }
+    sort($ratios);
+
+    return $ratios[intdiv($times, 2)];
+}
+
 /** Milliseconds on the clock of one time. */
 function once(callable $work): float
 {

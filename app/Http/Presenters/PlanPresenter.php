@@ -64,7 +64,7 @@ final class PlanPresenter
     private static function atTheGun(array $steps, Plan $plan): array
     {
         return array_map(static fn (PlannedStep $p): array => [
-            'key' => $p->step->key, 'title' => Words::title($p->step, $plan->context), 'start' => Time::utc($p->startEpoch), 'minutes' => $p->minutes, 'because' => $p->reasons[0]->sentence ?? '',
+            'key' => $p->step->key, 'title' => Words::title($p->step, $plan->context), 'start' => Time::utc($p->startEpoch), 'minutes' => $p->minutes, 'because' => $p->reasons()[0]->sentence ?? '',
         ], $steps);
     }
 

@@ -135,7 +135,7 @@ final class StepPresenter
     public static function reasons(PlannedStep $planned, int $most): array
     {
         $byWeight = [];
-        foreach ($planned->reasons as $reason) {
+        foreach ($planned->reasons() as $reason) {
             $byWeight[self::weight($reason)][$reason->sentence] = true;
         }
         ksort($byWeight);

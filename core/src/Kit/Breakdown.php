@@ -19,6 +19,9 @@ final class Breakdown
     /** @var array<string, string> piece id by part id */
     public readonly array $pieceOfPart;
 
+    /** @var array<string, list<Joint>> joints by each piece they touch, in the order they were typed */
+    private array $jointsOf = [];
+
     /** @var array<string, array{bool, string}> by joint: closed before paint, and why */
     private array $settled = [];
 
@@ -59,6 +62,11 @@ final class Breakdown
         $this->byId = $byId;
         $this->pieceOfArea = $ofArea;
         $this->pieceOfPart = $root;
+        foreach ($kit->joints as $joint) {
+            foreach (array_unique([$root[$joint->parts[0]], $root[$joint->parts[1]]]) as $id) {
+                $this->jointsOf[$id][] = $joint;
+            }
+        }
     }
 
     public function closesBeforePaint(string $jointId): bool
@@ -91,6 +99,12 @@ final class Breakdown
         $id ??= $this->pieceOfPart[$this->kit->flawsById[$areaOrJointOrPiece]->part ?? $this->kit->featuresById[$areaOrJointOrPiece]->part ?? $areaOrJointOrPiece] ?? '';
 
         return $this->byId[$id] ?? null;
+    }
+
+    /** @return list<Joint> all joints of a piece, within it too */
+    public function jointsOf(string $pieceId): array
+    {
+        return $this->jointsOf[$pieceId] ?? [];
     }
 
     /** @return array{Piece, Piece} the pieces a joint connects; the same twice where it closes before paint */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace AmberStep\Core\Layering;
 
 use AmberStep\Core\Kit\Holder;
-use AmberStep\Core\Kit\Piece;
 use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Work\Operation;
 
@@ -58,12 +57,12 @@ final readonly class HolderNeed
     /**
      * Whether a piece still has paint or varnish to come.
      *
-     * @param  array<string, PlannedStep>  $left
+     * @param  list<PlannedStep>  $left  of the piece
      */
-    public static function stillWants(Piece $piece, array $left): bool
+    public static function stillWants(array $left): bool
     {
         foreach ($left as $planned) {
-            if ($planned->step->pieceId === $piece->id && $planned->step->operation->sprays()) {
+            if ($planned->step->operation->sprays()) {
                 return true;
             }
         }

@@ -89,12 +89,9 @@ final readonly class Holding
 
     private static function faceGluedLater(Piece $piece, Context $context): ?Joint
     {
-        foreach ($context->kit->joints as $joint) {
+        foreach ($context->breakdown->jointsOf($piece->id) as $joint) {
             if (! $context->breakdown->closesBeforePaint($joint->id)) {
-                [$a, $b] = $context->breakdown->sides($joint);
-                if ($a->id === $piece->id || $b->id === $piece->id) {
-                    return $joint;
-                }
+                return $joint;
             }
         }
 

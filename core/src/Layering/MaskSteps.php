@@ -33,10 +33,9 @@ final readonly class MaskSteps
      */
     public function faces(StepSet $steps, Piece $piece, string $phase): void
     {
-        foreach ($this->kit->joints as $joint) {
-            [$a, $b] = $this->breakdown->sides($joint);
+        foreach ($this->breakdown->jointsOf($piece->id) as $joint) {
             $here = $phase === '' ? ! $this->breakdown->closesBeforePaint($joint->id) : $joint->id === $phase;
-            if (! $here || ($a->id !== $piece->id && $b->id !== $piece->id) || ! ($joint->glue->isCement() || $joint->carriesLoad)) {
+            if (! $here || ! ($joint->glue->isCement() || $joint->carriesLoad)) {
                 continue;
             }
             if ($this->pins->present(Operation::MaskFaces, $joint->id, $joint->id, $piece->id) === false) {

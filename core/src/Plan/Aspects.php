@@ -40,8 +40,9 @@ final readonly class Aspects
     public function ofStep(PlannedStep $planned): Aspect
     {
         $key = $planned->step->key;
-        if ($planned->waitsOn !== []) {
-            $first = $this->context->steps->find($planned->waitsOn[0]);
+        $shutBy = $planned->shutBy();
+        if ($shutBy !== null) {
+            $first = $this->context->steps->find($shutBy);
 
             return new Aspect(AspectKind::Shut, $key, because: $first === null ? '' : Words::title($first, $this->context));
         }

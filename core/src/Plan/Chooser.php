@@ -6,7 +6,6 @@ namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
-use SplMinHeap;
 
 /**
  * Chooses the next step among those that may be done: what closes soonest, then what is sprayed with the paint in
@@ -16,15 +15,6 @@ final class Chooser
 {
     /** A chance that closes within this many seconds is taken before the plan's own order. */
     public const CLOSING_SOON = 3 * 3600;
-
-    /** @var array<int, Step> by place in the plan's order */
-    private array $awake = [];
-
-    /** @var array<int, int> when each of the others wakes, by place */
-    private array $asleep = [];
-
-    /** @var SplMinHeap<array{int, int}> when one wakes, and its place; those that woke or were set anew since are passed over */
-    private SplMinHeap $alarms;
 
     /** @var array<int, Step> all that may be done, by place */
     private array $steps = [];
@@ -44,11 +34,14 @@ final class Chooser
     /** @var array<int, int> when a chance closes, at the earliest, by place */
     private array $chances = [];
 
-    private bool $inOrder = true;
+    private readonly Sleepers $sleepers;
+
+    private readonly HandlingQueue $queue;
 
     public function __construct(private readonly Moments $moments, private readonly HoldBook $holds, private readonly GunCare $gun)
     {
-        $this->alarms = new SplMinHeap;
+        $this->sleepers = new Sleepers;
+        $this->queue = new HandlingQueue;
     }
 
     public function add(int $place, Step $step, int $now): void
@@ -66,16 +59,19 @@ final class Chooser
         if ($step->operation === Operation::Wash) {
             $this->washes[$place] = true;
         }
+        $this->sleepers->add($place, $this->moments->atLeast($step));
         $this->settle($place, $now);
     }
 
     public function remove(int $place): void
     {
+        $this->leaveQueue($place);
         $step = $this->steps[$place];
         foreach ($this->holds->piecesOf($step) as $piece) {
             unset($this->onPiece[$piece][$place]);
         }
-        unset($this->steps[$place], $this->awake[$place], $this->asleep[$place], $this->chances[$place], $this->anywhere[$place], $this->washes[$place], $this->byPaint[$step->product->id ?? ''][$place]);
+        $this->sleepers->drop($place);
+        unset($this->steps[$place], $this->chances[$place], $this->anywhere[$place], $this->washes[$place], $this->byPaint[$step->product->id ?? ''][$place]);
     }
 
     /**
@@ -109,23 +105,37 @@ final class Chooser
     public function next(int $now): array
     {
         for (; ;) {
-            $this->wake($now);
+            $this->sleepers->begin($now);
             $later = PHP_INT_MAX;
-            foreach ($this->awake as $place => $step) {
+            $fits = $this->moments->left($now);
+            while (($place = $this->sleepers->look($fits) ?? $this->letPass($fits)) !== null) {
+                $step = $this->steps[$place];
+                $handled = isset($this->chances[$place]) ? null : $this->moments->handledFrom($step, $now);
+                if ($handled !== null) {
+                    $later = min($later, $handled);
+                    $this->queueUp($place, $step->pieceId, $handled, $now);
+
+                    continue;
+                }
                 $from = $this->moments->startOf($step, $now);
                 if ($from <= $now) {
                     return [$this->closing($now) ?? $this->loaded($now) ?? $place, $now];
                 }
                 $later = min($later, $from);
-                $this->sleep($place, $from - Moments::lead($step), $now);
+                $this->sleepers->sleep($place, $from - Moments::lead($step), $now);
+                $this->leaveQueue($place);
             }
-            $now = min($later, $this->nextAlarm()[0] ?? PHP_INT_MAX);
+            if ($this->sleepers->isAnyLeft()) {
+                $later = min($later, $this->moments->nextSession($now));
+            }
+            $now = min($later, $this->sleepers->nextAlarm() ?? PHP_INT_MAX);
         }
     }
 
     /** Awake where something of it may be begun by now, asleep until then where not. */
     private function settle(int $place, int $now): void
     {
+        $this->leaveQueue($place);
         $step = $this->steps[$place];
         $closes = $this->holds->of($step)->closesAfter($now);
         if ($closes === null) {
@@ -133,53 +143,42 @@ final class Chooser
         } else {
             $this->chances[$place] = $closes;
         }
-        $this->sleep($place, $this->moments->asleepUntil($step, $now), $now);
+        $this->sleepers->sleep($place, $this->moments->asleepUntil($step, $now), $now);
     }
 
-    /** Sleeps until a moment; where that is not to come, it is awake. */
-    private function sleep(int $place, int $until, int $now): void
+    /** Sleeps until its piece may be handled, or stands behind the joint that does. */
+    private function queueUp(int $place, string $piece, int $until, int $now): void
     {
-        if ($until <= $now) {
-            unset($this->asleep[$place]);
-            $this->awaken($place);
-        } elseif (($this->asleep[$place] ?? null) !== $until) {
-            unset($this->awake[$place]);
-            $this->asleep[$place] = $until;
-            $this->alarms->insert([$until, $place]);
+        $behind = $this->queue->enter($place, $piece);
+        if ($behind !== null) {
+            $this->sleepers->drop($behind);
+        }
+        if ($behind !== $place) {
+            $this->sleepers->sleep($place, $until, $now);
         }
     }
 
-    private function awaken(int $place): void
+    /** Where a joint does not fit into the session any more, those behind it may: the first that does. */
+    private function letPass(float $fits): ?int
     {
-        $this->inOrder = $this->inOrder && isset($this->awake[$place]);
-        $this->awake[$place] = $this->steps[$place];
-    }
-
-    private function wake(int $now): void
-    {
-        while (($alarm = $this->nextAlarm()) !== null && $alarm[0] <= $now) {
-            $this->alarms->extract();
-            unset($this->asleep[$alarm[1]]);
-            $this->awaken($alarm[1]);
-        }
-        if (! $this->inOrder) {
-            ksort($this->awake);
-            $this->inOrder = true;
-        }
-    }
-
-    /** @return array{int, int}|null when the next of those asleep wakes, and its place */
-    private function nextAlarm(): ?array
-    {
-        while (! $this->alarms->isEmpty()) {
-            [$at, $place] = $this->alarms->top();
-            if (($this->asleep[$place] ?? null) === $at) {
-                return [$at, $place];
+        do {
+            $late = array_filter($this->queue->firsts(), $this->sleepers->isAwake(...));
+            foreach ($late as $place) {
+                $this->leaveQueue($place);
             }
-            $this->alarms->extract();
-        }
+            $next = $this->sleepers->look($fits);
+        } while ($next === null && $late !== []);
 
-        return null;
+        return $next;
+    }
+
+    /** Leaves the joints of its piece, the next of which is looked at in its stead. */
+    private function leaveQueue(int $place): void
+    {
+        $next = $this->queue->leave($place);
+        if ($next !== null) {
+            $this->sleepers->awaken($next);
+        }
     }
 
     /** The one whose chance closes soonest, if it is soon. */
@@ -187,7 +186,7 @@ final class Chooser
     {
         $soonest = null;
         foreach ($this->chances as $place => $earliest) {
-            $step = $earliest - $now < self::CLOSING_SOON ? $this->awake[$place] ?? null : null;
+            $step = $earliest - $now < self::CLOSING_SOON && $this->sleepers->isAwake($place) ? $this->steps[$place] : null;
             $closes = $step === null ? null : $this->holds->of($step)->closesAfter($now);
             if ($step !== null && $closes !== null && $closes - $now < self::CLOSING_SOON && ($soonest === null || [$closes, $place] < $soonest) && $this->moments->startOf($step, $now) <= $now) {
                 $soonest = [$closes, $place];
@@ -201,10 +200,13 @@ final class Chooser
     private function loaded(int $now): ?int
     {
         $paint = $this->gun->loadedWith($now);
-        foreach ($paint === null ? [] : array_intersect_key($this->awake, $this->byPaint[$paint] ?? []) as $place => $step) {
-            if ($this->moments->startOf($step, $now) <= $now) {
+        $with = $this->sleepers->among($this->byPaint[$paint ?? ''] ?? []);
+        while ($with !== []) {
+            $place = min(array_keys($with));
+            if ($this->moments->startOf($this->steps[$place], $now) <= $now) {
                 return $place;
             }
+            unset($with[$place]);
         }
 
         return null;

@@ -13,12 +13,11 @@ use AmberStep\Core\Mixing\Jar;
 use AmberStep\Core\Mixing\PotLife;
 use AmberStep\Core\Rule\Paint\BottleMixed;
 use AmberStep\Core\Spray\SetUp;
-use AmberStep\Core\Step\Constraint;
 use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Step\Said;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Telling\Words;
 use AmberStep\Core\Work\Operation;
-use AmberStep\Core\Work\Strength;
 
 /**
  * Which paints stand mixed while the plan is made, and when another cup is due: stirred, thinned and poured before
@@ -132,7 +131,7 @@ final class CupCare
             $step = new Step($product->id, Operation::Mix, 'gun', $p->n, $p->n, $p->pieceId, [$p->pieceId], 0, 0, product: $product, title: BottleMixed::title($p->jar, $p->startEpoch), cup: $cup);
             $said = [BottleMixed::why($p->jar, $cup->ml, $p->startEpoch, $this->context->kit->zone), ...($p->first() === null ? [] : [Words::title($p->first(), $this->context).' on '.$this->context->pieceName($p->pieceId).', is what comes out of it next.'])];
 
-            return new PlannedStep($step, 0, $p->startEpoch, $p->endEpoch, Batch::MINUTES, [], [], array_map(static fn (string $why): Constraint => new Constraint('', $step->key, Strength::Must, 'bottle-mixed', $why), $said));
+            return new PlannedStep($step, 0, $p->startEpoch, $p->endEpoch, Batch::MINUTES, [], new Said('bottle-mixed', $said));
         }, $this->planned);
     }
 

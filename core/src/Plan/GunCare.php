@@ -11,11 +11,10 @@ use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Rule\Paint\PaintGunClean;
-use AmberStep\Core\Step\Constraint;
 use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Step\Said;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
-use AmberStep\Core\Work\Strength;
 
 /** What is in the gun while the plan is made, and when it has to come out. */
 final class GunCare
@@ -89,7 +88,7 @@ final class GunCare
         $step = new Step($product->id, $operation, 'gun', $n, $n, $pieceId, [$pieceId], 0, 0, product: $product, title: $title);
         $minutes = $operation === Operation::Strip ? 20.0 : 5.0;
 
-        return new PlannedStep($step, 0, $startEpoch, $startEpoch + (int) (60 * $minutes), $minutes, [], [], [new Constraint('', $step->key, Strength::Must, $this->rule->id(), $why)]);
+        return new PlannedStep($step, 0, $startEpoch, $startEpoch + (int) (60 * $minutes), $minutes, [], new Said($this->rule->id(), [$why]));
     }
 
     private static function goesThroughTheGun(?Product $product): bool

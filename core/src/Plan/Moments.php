@@ -60,6 +60,48 @@ final class Moments
         return $this->calendar->earliestFit($now, $mixing / 60 + $this->minutes($step, $now));
     }
 
+    /** @return int|null when the piece of a joint may be handled while somebody is at the bench: the same for all its joints; null where it may be now */
+    public function handledFrom(Step $step, int $now): ?int
+    {
+        if (! $step->operation->joins() || isset($this->fixed[$step->key])) {
+            return null;
+        }
+        $from = $this->holds->handledFrom($step, $now);
+
+        return $from > $now ? $this->calendar->notBefore($from, 0) : null;
+    }
+
+    /** @return int whole minutes a step takes at the least; less than none where the user fixed its time, and no session has to hold it */
+    public function atLeast(Step $step): int
+    {
+        $minutes = $this->minutes($step, -1) - ($step->operation === Operation::Wash ? Minutes::WATER : 0);
+
+        return match (true) {
+            isset($this->fixed[$step->key]) => -1,
+            // Longer than any session it is begun in whatever is left of one.
+            $minutes > Calendar::LONGEST_SESSION => 0,
+            default => (int) $minutes,
+        };
+    }
+
+    /** @return float minutes that are left of the session that runs; less than none where none does, without end where no other is to come */
+    public function left(int $now): float
+    {
+        $ends = $this->calendar->endsAt($now);
+
+        return match (true) {
+            $this->nextSession($now) <= $now => INF,
+            $ends > $now => ($ends - $now) / 60,
+            default => -1,
+        };
+    }
+
+    /** When the next session begins. */
+    public function nextSession(int $now): int
+    {
+        return $this->calendar->notBefore($now, Calendar::LONGEST_SESSION);
+    }
+
     /** Before this moment there is no use in asking: holds, air or the user let nothing of it be begun. */
     public function asleepUntil(Step $step, int $now): int
     {

@@ -21,6 +21,7 @@ use AmberStep\Core\Rule\RuleBook;
 use AmberStep\Core\Step\Breach;
 use AmberStep\Core\Step\Constraint;
 use AmberStep\Core\Step\Step;
+use AmberStep\Core\Step\Together;
 
 /** What a build still asks for, before it is put into anybody's time: the state of the model, its steps and their order. */
 final readonly class Problem
@@ -60,7 +61,7 @@ final readonly class Problem
         return new self($context, $sequence, $left, $replay->breaches(), new Waits($clock, $replay->state->learned), $replay->checkpoints());
     }
 
-    /** @return iterable<Constraint> */
+    /** @return iterable<Constraint|Together> */
     private static function constraints(RuleBook $rules, Context $context): iterable
     {
         foreach ($rules->orders as $rule) {

@@ -72,7 +72,7 @@ final class Scheduler
             }
             $now = $this->moments->isMixedBefore($step, $at) ? $this->cups->mix($step, $at, $at + $this->moments->mixing($step, $at)) : $at;
             $end = $now + (int) ceil($minutes) * 60;
-            $this->planned[$step->key] = new PlannedStep($step, $place, $now, $end, $minutes, $this->holds->of($step)->holds, $waiting->on($step->key), $this->sequence->waitsOn($step->key));
+            $this->planned[$step->key] = new PlannedStep($step, $place, $now, $end, $minutes, $this->holds->of($step)->holds, $waiting);
             $this->chooser->remove($place);
             $loads = $step->operation->sprays() && ! $this->gun->isLoadedFor($step, $now);
             $this->do($step, $end);

@@ -6,7 +6,9 @@ namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Step\Circle;
 use AmberStep\Core\Step\Constraint;
+use AmberStep\Core\Step\Countdown;
 use AmberStep\Core\Step\Step;
+use AmberStep\Core\Step\Together;
 
 /**
  * One order for all steps that keeps every must, and every rather that leads into no circle. Ties: trade
@@ -23,25 +25,23 @@ final class Sequencer
     /** @var array<string, list<string>> keys of those that come after one; dropped constraints stay here */
     private array $after = [];
 
-    /** @var array<string, list<Constraint>> what each step waits on, in the order in which it is done */
-    private array $known = [];
+    /** @var list<Together> what is ordered together, until a circle asks for it one by one */
+    private array $together = [];
+
+    /** @var array<string, int> place of each step in the order, once there is one */
+    private array $order = [];
 
     /**
      * @param  array<string, Step>  $steps
-     * @param  iterable<Constraint>  $constraints
+     * @param  iterable<Constraint|Together>  $constraints
      */
     public function __construct(private readonly array $steps, iterable $constraints)
     {
         foreach ($constraints as $c) {
-            if ($c->before === $c->after || ! isset($steps[$c->before], $steps[$c->after])) {
-                continue;
-            }
-            $known = $this->before[$c->after][$c->before] ?? null;
-            if ($known === null) {
-                $this->after[$c->before][] = $c->after;
-                $this->before[$c->after][$c->before] = $c;
-            } elseif ([$known->strength->value, $c->rule] < [$c->strength->value, $known->rule]) {
-                $this->before[$c->after][$c->before] = $c;
+            if ($c instanceof Together) {
+                $this->together[] = $c;
+            } elseif ($c->before !== $c->after && isset($steps[$c->before], $steps[$c->after])) {
+                $this->keep($c);
             }
         }
     }
@@ -51,9 +51,17 @@ final class Sequencer
     {
         $places = $this->places();
         $keys = array_keys($places);
-        $waiting = [];
-        foreach ($this->steps as $key => $_) {
-            $waiting[$key] = count($this->before[$key] ?? []);
+        $counts = array_map(static fn (Together $t): Countdown => new Countdown($t, array_keys($t->ready)), $this->together);
+        $waiting = $this->waiting([]);
+        /** @var array<string, list<Countdown>> $countsOf */
+        $countsOf = [];
+        foreach ($counts as $count) {
+            foreach ($count->together->ready as $key => $_) {
+                $countsOf[$key][] = $count;
+            }
+            foreach ($count->together->begin as $key => $_) {
+                $waiting[$key] += (int) $count->waits($key);
+            }
         }
         /** @var \SplMinHeap<int> $ready */
         $ready = new \SplMinHeap;
@@ -65,6 +73,11 @@ final class Sequencer
         $out = [];
         while (count($out) < count($this->steps)) {
             if ($ready->isEmpty()) {
+                if ($this->together !== []) {
+                    $this->oneByOne();
+                    $countsOf = [];
+                    $waiting = $this->waiting(array_flip($out));
+                }
                 $dropped = $this->breakCircle(array_diff_key($this->steps, array_flip($out)));
                 if (--$waiting[$dropped->after] === 0) {
                     $ready->insert($places[$dropped->after]);
@@ -74,24 +87,91 @@ final class Sequencer
             }
             $key = $keys[$ready->extract()];
             $out[] = $key;
-            foreach ($this->after[$key] ?? [] as $next) {
-                $constraint = $this->before[$next][$key] ?? null;
-                if ($constraint !== null) {
-                    $this->known[$next][] = $constraint;
-                    if (--$waiting[$next] === 0) {
-                        $ready->insert($places[$next]);
-                    }
+            $next = [];
+            foreach ($this->after[$key] ?? [] as $after) {
+                if (isset($this->before[$after][$key])) {
+                    $next[] = $after;
+                }
+            }
+            foreach ($countsOf[$key] ?? [] as $count) {
+                array_push($next, ...$count->done($key));
+            }
+            foreach ($next as $after) {
+                if (--$waiting[$after] === 0) {
+                    $ready->insert($places[$after]);
                 }
             }
         }
+        $this->order = array_flip($out);
 
         return $out;
     }
 
-    /** @return list<Constraint> the constraints a step waits on, what lets it go last first; known once the order is */
+    /** @return list<Constraint> what a step comes after, what is done last first; known once the order is */
     public function waitsOn(string $key): array
     {
-        return array_reverse($this->known[$key] ?? []);
+        $before = $this->before[$key] ?? [];
+        foreach ($this->together as $together) {
+            foreach ($together->before($key) as $c) {
+                $before[$c->before] = self::stronger($before[$c->before] ?? null, $c);
+            }
+        }
+        uksort($before, fn (string $a, string $b): int => $this->order[$b] <=> $this->order[$a]);
+
+        return array_values($before);
+    }
+
+    /** @return array<string, Constraint> what a step comes after for itself, not with others, by key of that */
+    public function alone(string $key): array
+    {
+        return $this->before[$key] ?? [];
+    }
+
+    /** @return list<Together> */
+    public function together(): array
+    {
+        return $this->together;
+    }
+
+    private function keep(Constraint $c): void
+    {
+        $known = $this->before[$c->after][$c->before] ?? null;
+        if ($known === null) {
+            $this->after[$c->before][] = $c->after;
+        }
+        $this->before[$c->after][$c->before] = self::stronger($known, $c);
+    }
+
+    private static function stronger(?Constraint $known, Constraint $c): Constraint
+    {
+        return $known === null || [$known->strength->value, $c->rule] < [$c->strength->value, $known->rule] ? $c : $known;
+    }
+
+    /** A circle is told, and broken, constraint by constraint. */
+    private function oneByOne(): void
+    {
+        foreach ($this->together as $together) {
+            foreach ($together->begin as $key => $_) {
+                foreach ($together->before($key) as $c) {
+                    $this->keep($c);
+                }
+            }
+        }
+        $this->together = [];
+    }
+
+    /**
+     * @param  array<string, int>  $done  by key
+     * @return array<string, int> how many steps each waits for, by key
+     */
+    private function waiting(array $done): array
+    {
+        $waiting = [];
+        foreach ($this->steps as $key => $_) {
+            $waiting[$key] = count(array_diff_key($this->before[$key] ?? [], $done));
+        }
+
+        return $waiting;
     }
 
     /** @return array<string, int> */

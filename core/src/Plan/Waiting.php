@@ -6,21 +6,27 @@ namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Step\Constraint;
+use AmberStep\Core\Step\Countdown;
+use AmberStep\Core\Step\Standing;
 use AmberStep\Core\Step\Step;
+use AmberStep\Core\Step\Together;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Strength;
 
 /** Which steps may be done next: those that wait for none that is left. */
-final class Waiting
+final class Waiting implements Standing
 {
-    /** @var array<string, list<string>> keys of steps that are left and have to be done first, by key */
-    private array $on = [];
-
-    /** @var array<string, int> how many of them are left */
-    private array $open = [];
+    /** @var array<string, int> how many steps that are left have to be done before one, by key */
+    private array $open;
 
     /** @var array<string, list<string>> keys that wait for one, by key */
     private array $unlocks = [];
+
+    /** @var array<string, list<Countdown>> of what begins together, by key of what makes a piece ready */
+    private array $counts = [];
+
+    /** @var array<string, list<array{Together, list<string>}>> what a step begins together with, and keys of what is left to make pieces ready, what is done last first, by key */
+    private array $readyFor = [];
 
     /** @var array<string, int> */
     private readonly array $places;
@@ -29,20 +35,37 @@ final class Waiting
     private readonly array $begun;
 
     /** @param  array<string, Step>  $left  by key, in the plan's order */
-    public function __construct(array $left, Sequencer $sequence, Context $context)
+    public function __construct(private readonly array $left, private readonly Sequencer $sequence, Context $context)
     {
         $this->places = array_flip(array_keys($left));
+        $this->open = array_fill_keys(array_keys($left), 0);
         $this->begun = self::begun($context);
-        foreach ($left as $key => $step) {
-            $on = [];
-            foreach ($sequence->waitsOn($key) as $constraint) {
-                if (isset($left[$constraint->before]) && ! $this->hasBegun($constraint, $step)) {
-                    $on[] = $constraint->before;
-                    $this->unlocks[$constraint->before][] = $key;
-                }
+        foreach ($left as $key => $_) {
+            foreach ($this->alone($key) as $before => $_) {
+                $this->open[$key]++;
+                $this->unlocks[$before][] = $key;
             }
-            $this->on[$key] = $on;
-            $this->open[$key] = count($on);
+        }
+        foreach ($sequence->together() as $together) {
+            if (! isset($this->begun[$together->of])) {
+                $this->begin($together);
+            }
+        }
+    }
+
+    private function begin(Together $together): void
+    {
+        $ready = array_keys(array_intersect_key($together->ready, $this->left));
+        usort($ready, fn (string $a, string $b): int => $this->places[$b] <=> $this->places[$a]);
+        $count = new Countdown($together, $ready);
+        foreach ($ready as $key) {
+            $this->counts[$key][] = $count;
+        }
+        foreach ($together->begin as $key => $_) {
+            $this->readyFor[$key][] = [$together, $ready];
+            if (isset($this->open[$key]) && $count->waits($key)) {
+                $this->open[$key]++;
+            }
         }
     }
 
@@ -52,29 +75,71 @@ final class Waiting
         return array_values(array_map(fn (string $key): int => $this->places[$key], array_keys(array_filter($this->open, static fn (int $n): bool => $n === 0))));
     }
 
-    /** @return list<string> keys of steps that have to be done before one, and were not when planning began */
-    public function on(string $key): array
+    public function reasons(string $key): array
     {
-        return $this->on[$key];
+        return $this->sequence->waitsOn($key);
+    }
+
+    public function waitsOn(string $key): array
+    {
+        $on = array_keys($this->alone($key));
+        foreach ($this->readyFor[$key] ?? [] as [$together, $ready]) {
+            array_push($on, ...array_filter($ready, static fn (string $one): bool => $together->ordersBefore($one, $key)));
+        }
+        $on = array_values(array_unique($on));
+        usort($on, fn (string $a, string $b): int => $this->places[$b] <=> $this->places[$a]);
+
+        return $on;
+    }
+
+    public function shutBy(string $key): ?string
+    {
+        $last = null;
+        foreach ($this->sequence->alone($key) as $before => $constraint) {
+            $place = $this->places[$before] ?? -1;
+            if ($place > ($this->places[$last] ?? -1) && ! $this->hasBegun($constraint)) {
+                $last = $before;
+            }
+        }
+        foreach ($this->readyFor[$key] ?? [] as [$together, $ready]) {
+            foreach ($ready as $one) {
+                if ($together->ordersBefore($one, $key)) {
+                    $last = $this->places[$one] > ($this->places[$last] ?? -1) ? $one : $last;
+                    break;
+                }
+            }
+        }
+
+        return $last;
     }
 
     /** @return list<int> places of those that wait for none any more, once a step is done */
     public function done(string $key): array
     {
+        $next = $this->unlocks[$key] ?? [];
+        foreach ($this->counts[$key] ?? [] as $count) {
+            array_push($next, ...$count->done($key));
+        }
         $fresh = [];
-        foreach ($this->unlocks[$key] ?? [] as $next) {
-            if (--$this->open[$next] === 0) {
-                $fresh[] = $this->places[$next];
+        foreach ($next as $one) {
+            if (isset($this->open[$one]) && --$this->open[$one] === 0) {
+                $fresh[] = $this->places[$one];
             }
         }
 
         return $fresh;
     }
 
-    /** Once a colour is on one piece, nothing is gained by letting the others wait for the last. */
-    private function hasBegun(Constraint $constraint, Step $step): bool
+    /** @return array<string, Constraint> what is left and comes before a step for itself, not with others, by key */
+    private function alone(string $key): array
     {
-        return ($constraint->strength === Strength::SameColour || $constraint->strength === Strength::SameColourThatMustMatch) && isset($this->begun[$step->counted()]);
+        return array_filter($this->sequence->alone($key), fn (Constraint $c): bool => isset($this->places[$c->before]) && ! $this->hasBegun($c));
+    }
+
+    /** Once a colour is on one piece, nothing is gained by letting the others wait for the last. */
+    private function hasBegun(Constraint $constraint): bool
+    {
+        return ($constraint->strength === Strength::SameColour || $constraint->strength === Strength::SameColourThatMustMatch) && isset($this->begun[$this->left[$constraint->after]->counted()]);
     }
 
     /** @return array<string, true> */

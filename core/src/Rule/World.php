@@ -7,7 +7,6 @@ namespace AmberStep\Core\Rule;
 use AmberStep\Core\Drying\Waits;
 use AmberStep\Core\Kit\Breakdown;
 use AmberStep\Core\Kit\HouseRules;
-use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\AreaState;
 use AmberStep\Core\Log\ModelState;
@@ -31,9 +30,6 @@ final class World
 
     /** @var array<string, array{int, list<Hold>}> the same of all that hangs on a piece */
     private array $gates = [];
-
-    /** @var array<string, list<Joint>>|null joints by each piece they touch */
-    private ?array $joints = null;
 
     public function __construct(
         public readonly Kit $kit,
@@ -103,23 +99,6 @@ final class World
     public function lastChange(): int
     {
         return $this->version;
-    }
-
-    /** @return list<Joint> all joints of a piece */
-    public function jointsOf(string $pieceId): array
-    {
-        if ($this->joints === null) {
-            $this->joints = [];
-            foreach ($this->kit->joints as $joint) {
-                [$a, $b] = $this->breakdown->sides($joint);
-                $this->joints[$a->id][] = $joint;
-                if ($b->id !== $a->id) {
-                    $this->joints[$b->id][] = $joint;
-                }
-            }
-        }
-
-        return $this->joints[$pieceId] ?? [];
     }
 
     /**

@@ -10,8 +10,7 @@ final readonly class PlannedStep
     /**
      * @param  float  $minutes  hands-on
      * @param  list<Hold>  $holds  stretches that forbid it, as known when it was planned
-     * @param  list<string>  $waitsOn  keys of steps that have to be done first and are not
-     * @param  list<Constraint>  $reasons  why it stands where it does
+     * @param  Standing  $standing  why it stands where it does
      */
     public function __construct(
         public Step $step,
@@ -20,9 +19,26 @@ final readonly class PlannedStep
         public int $endEpoch,
         public float $minutes,
         public array $holds,
-        public array $waitsOn,
-        public array $reasons,
+        private Standing $standing,
     ) {
+    }
+
+    /** @return list<Constraint> why it stands where it does */
+    public function reasons(): array
+    {
+        return $this->standing->reasons($this->step->key);
+    }
+
+    /** @return list<string> keys of steps that have to be done first and are not */
+    public function waitsOn(): array
+    {
+        return $this->standing->waitsOn($this->step->key);
+    }
+
+    /** @return string|null key of the step that lets it go last, of those that have to be done first and are not */
+    public function shutBy(): ?string
+    {
+        return $this->standing->shutBy($this->step->key);
     }
 
     /** The first moment from $epoch on at which no hold forbids it that has begun by then: what is only planned may come later. */

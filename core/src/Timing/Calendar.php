@@ -28,7 +28,7 @@ final class Calendar
     private const DAYS_AHEAD = 60;
 
     /** Minutes: work longer than this is begun in the first session and carried on. */
-    private const LONGEST_SESSION = 240;
+    public const LONGEST_SESSION = 240;
 
     /** @param  array<string, list<array{int, int}>>  $sessions minutes of the day from and until, by weekday */
     public function __construct(public readonly array $sessions, public readonly DateTimeZone $zone, public readonly ?int $atBenchUntilEpoch = null, public readonly ?int $nowEpoch = null)
@@ -99,15 +99,25 @@ final class Calendar
      */
     public function notBefore(int $epoch, float $minutes): int
     {
-        $i = $this->sessionAfter($epoch);
-        $session = $this->session($i);
-        $runs = $session !== null && $session[0] <= $epoch;
-        $left = max($runs ? $session[1] - $epoch : 0, ($this->atBenchUntilEpoch ?? 0) - $epoch);
-        if ($session === null || ($left > 0 && ($minutes > self::LONGEST_SESSION || 60 * $minutes <= $left))) {
+        $left = $this->endsAt($epoch) - $epoch;
+        if ($left > 0 && ($minutes > self::LONGEST_SESSION || 60 * $minutes <= $left)) {
             return $epoch;
         }
+        $i = $this->sessionAfter($epoch);
+        $next = $this->session($i);
 
-        return $runs ? $this->session($i + 1)[0] ?? $epoch : $session[0];
+        return ($next !== null && $next[0] <= $epoch ? $this->session($i + 1) : $next)[0] ?? $epoch;
+    }
+
+    /** When the time at the bench ends that runs at a moment; where none runs, no later than it; where no session is to come, never. */
+    public function endsAt(int $epoch): int
+    {
+        $session = $this->session($this->sessionAfter($epoch));
+        if ($session === null) {
+            return PHP_INT_MAX;
+        }
+
+        return max($session[0] <= $epoch ? $session[1] : 0, $this->atBenchUntilEpoch ?? 0);
     }
 
     /** @return list<int> when the next two sessions begin and end, and the time at the bench, as far as they lie after a moment */

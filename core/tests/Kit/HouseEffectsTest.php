@@ -368,7 +368,7 @@ final class HouseEffectsTest extends TestCase
         $plan = $this->plan(['colours' => ['grey' => 'enamel brown']] + self::HULL, ['hardener' => 'yes', 'leftover' => 'jar', 'primer' => 'never']);
 
         self::assertStringContainsString('never back in a jar', implode(' ', Manner::of($plan->cleaning[0]->step, $plan->context)));
-        self::assertStringContainsString('before its pot life ends', $plan->cleaning[0]->reasons[0]->sentence);
+        self::assertStringContainsString('before its pot life ends', $plan->cleaning[0]->reasons()[0]->sentence);
     }
 
     /**

@@ -103,9 +103,9 @@ final class CupCareTest extends TestCase
         $now = $plan->now() ?? self::fail('nothing to do');
 
         self::assertSame(['Stir and mix sea grey', 'Cup', 'Cup is mixed'], [Words::title($now->step, $plan->context), Words::where($now->step, $plan->context), Words::button($now->step)]);
-        self::assertSame(['bottle-mixed', 'Stir the jar to the bottom first.'], [$now->reasons[0]->rule, $now->reasons[0]->sentence]);
+        self::assertSame(['bottle-mixed', 'Stir the jar to the bottom first.'], [$now->reasons()[0]->rule, $now->reasons()[0]->sentence]);
         self::assertSame($now->endEpoch, $plan->atTheBench()[1]->startEpoch, 'the coat follows at once');
-        self::assertSame('Spray grey, first mist coat on hull, is what comes out of it next.', $now->reasons[1]->sentence);
+        self::assertSame('Spray grey, first mist coat on hull, is what comes out of it next.', $now->reasons()[1]->sentence);
         self::assertStringContainsString('for 2 coats: ', Manner::of($now->step, $plan->context)[0]);
         self::assertSame([2, 60.0, 1.5], [$now->step->cup?->coats, $now->step->cup->cm2, $now->step->cup->thick], 'a mist is half a coat');
         self::assertEqualsWithDelta(60 * 1.5 * 8e-4 / (0.3 * 0.5) * 1.65 + 0.3, $now->step->cup->ml, 1e-9, 'as the Mix station would have it for 60 cm² and a coat and a half');

@@ -26,7 +26,7 @@ final class GunCareTest extends TestCase
         self::assertNotSame([], $between);
         self::assertSame(['Gun'], array_values(array_unique(array_map(static fn (PlannedStep $p): string => Words::where($p->step, $plan->context), $between))), 'it is not done to a piece');
         self::assertContains($how, array_map(static fn (PlannedStep $p): Operation => $p->step->operation, $between));
-        self::assertStringContainsString($why, implode(' ', array_map(static fn (PlannedStep $p): string => $p->reasons[0]->sentence, $between)));
+        self::assertStringContainsString($why, implode(' ', array_map(static fn (PlannedStep $p): string => $p->reasons()[0]->sentence, $between)));
     }
 
     /** @return iterable<string, array{array<string, string>, Operation, string}> */
@@ -43,7 +43,7 @@ final class GunCareTest extends TestCase
             'parts' => ['hull' => 'brass', 'float' => 'styrene'], 'colours' => ['grey' => 'sea grey'],
             'areas' => ['side' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'grey'], 'keel' => ['part' => 'float', 'cm2' => 40, 'colour' => 'grey']],
         ], 'house' => ['inspection' => 'none']]);
-        $why = implode(' ', array_map(static fn (PlannedStep $p): string => $p->reasons[0]->sentence, $build->plan(minutes: null)->cleaning));
+        $why = implode(' ', array_map(static fn (PlannedStep $p): string => $p->reasons()[0]->sentence, $build->plan(minutes: null)->cleaning));
 
         self::assertStringContainsString('lacquer', $why);
         self::assertNotSame('', $why);

@@ -98,9 +98,9 @@ final class HoldLineTest extends TestCase
         self::assertSame(array_column($fault->remedy(), 1), $titles);
         foreach (array_slice($onPiece, 0, count($fault->remedy())) as $i => $planned) {
             self::assertSame($fault->remedy()[$i][0]->leavesLayer(), $planned->step->product !== null);
-            self::assertSame($i > 0, $planned->waitsOn !== []);
+            self::assertSame($i > 0, $planned->waitsOn() !== []);
         }
-        self::assertContains($onPiece[count($fault->remedy()) - 1]->step->key, $onPiece[count($fault->remedy())]->waitsOn);
+        self::assertContains($onPiece[count($fault->remedy()) - 1]->step->key, $onPiece[count($fault->remedy())]->waitsOn());
     }
 
     /** @return iterable<string, array{Fault}> */

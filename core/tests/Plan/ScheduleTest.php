@@ -46,7 +46,7 @@ final class ScheduleTest extends TestCase
             foreach ($planned->holds as $hold) {
                 self::assertFalse($hold->covers($planned->startEpoch), $planned->step->key.' in '.$hold->key());
             }
-            foreach ($planned->waitsOn as $before) {
+            foreach ($planned->waitsOn() as $before) {
                 self::assertLessThanOrEqual($planned->startEpoch, $plan->left[$before]->endEpoch, $planned->step->key);
             }
         }

@@ -93,7 +93,7 @@ final class ReadAheadTest extends TestCase
                 self::assertSame($need->holder->forPieces(array_sum($need->pieces)), $need->atOnce, "seed {$seed}");
                 self::assertSame(max(0, $need->atOnce - $need->owned), $need->short());
                 foreach (array_keys($need->pieces) as $piece) {
-                    self::assertTrue(HolderNeed::stillWants($plan->context->breakdown->byId[$piece], $plan->left), "seed {$seed}: nothing is held that wants no paint");
+                    self::assertTrue(HolderNeed::stillWants(array_values(array_filter($plan->left, static fn ($p): bool => $p->step->pieceId === $piece))), "seed {$seed}: nothing is held that wants no paint");
                 }
             }
         }

@@ -219,7 +219,7 @@ final class FinePointsTest extends TestCase
         $scrape = self::steps($build->plan(), Operation::Scrape)[0];
         $attach = self::steps($build->plan(), Operation::Attach)[0];
 
-        self::assertContains($scrape->step->key, $attach->waitsOn);
+        self::assertContains($scrape->step->key, $attach->waitsOn());
     }
 
     public function test_an_accepted_finding_lapses_when_its_facts_change(): void
@@ -270,7 +270,7 @@ final class FinePointsTest extends TestCase
         $one = $compile(new RuleBook($rules));
         $other = $compile(new RuleBook(array_reverse($rules)));
 
-        $told = static fn (Plan $plan): array => array_map(static fn (PlannedStep $p): array => [$p->startEpoch, $p->endEpoch, array_column($p->reasons, 'sentence')], $plan->left);
+        $told = static fn (Plan $plan): array => array_map(static fn (PlannedStep $p): array => [$p->startEpoch, $p->endEpoch, array_column($p->reasons(), 'sentence')], $plan->left);
         self::assertSame($told($one), $told($other), 'order, times and reasons');
         self::assertSame(array_column($one->findings, 'key'), array_column($other->findings, 'key'));
     }

@@ -35,7 +35,7 @@ final class RuleCasesTest extends TestCase
             }
         }
         foreach ($plan->left as $planned) {
-            foreach ($planned->reasons as $reason) {
+            foreach ($planned->reasons() as $reason) {
                 if ($reason->rule === $rule) {
                     $said[] = 'order';
                 }

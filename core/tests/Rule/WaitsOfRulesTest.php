@@ -23,7 +23,7 @@ final class WaitsOfRulesTest extends TestCase
         $build = new Build(['house' => ['primer' => 'never', 'inspection' => 'none', ...$kit['house'] ?? []], 'kit' => array_diff_key($kit, ['house' => 1]), 'log' => $log]);
         $step = array_values(array_filter($build->plan()->left, static fn (PlannedStep $p): bool => $p->step->operation === $operation))[0];
 
-        self::assertSame([], $step->waitsOn);
+        self::assertSame([], $step->waitsOn());
         self::assertSame(date('D H:i', $build->at($opens)), date('D H:i', $step->openFrom($build->now)));
     }
 

@@ -95,7 +95,7 @@ trait Invariants
     private static function told(Plan $plan): array
     {
         return [
-            array_map(static fn ($p): array => [$p->startEpoch, $p->endEpoch, $p->waitsOn, $p->step->targets], $plan->left),
+            array_map(static fn ($p): array => [$p->startEpoch, $p->endEpoch, $p->waitsOn(), $p->step->targets], $plan->left),
             array_map(static fn ($f): array => [$f->key, $f->severity->value, $f->title, $f->facts, array_map(static fn ($x) => $x->title, $f->fixes)], $plan->findings),
             array_map(static fn ($a): array => [$a->kind->value, $a->step, $a->untilEpoch], $plan->pieces),
             array_map(static fn ($h): array => [$h->key, $h->untilEpoch, $h->label], $plan->holds),

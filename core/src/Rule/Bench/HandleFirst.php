@@ -37,7 +37,7 @@ final class HandleFirst implements Judges
     {
         $context = $outlook->context;
         foreach ($context->breakdown->pieces as $piece) {
-            if (HolderNeed::stillWants($piece, $outlook->left) && Holding::of($piece, $context)->holder === null) {
+            if (HolderNeed::stillWants($outlook->leftOfPiece($piece->id)) && Holding::of($piece, $context)->holder === null) {
                 yield new Finding($this->id(), Severity::Think, "{$piece->name} has no place to hold it by", 'Nothing of it is glued or hidden later, and nobody said what it is held by.', [$piece->id], [], [
                     new Fix('Putty on a stick, on a face that will not show', [self::held($piece, $context, Holder::Stick)]),
                     new Fix('Lay it on a board, one side after the other', [self::held($piece, $context, Holder::Board)]),

@@ -52,7 +52,7 @@ final class GlueSet implements HoldsPieces
     /** @return list<Hold> of its joints, those that last */
     private function ofPiece(string $pieceId, World $world): array
     {
-        return Hold::lasting(array_values(array_filter(array_map(fn (Joint $joint): ?Hold => $this->hold($joint, $world, false), $world->jointsOf($pieceId)))), $world->nowEpoch);
+        return Hold::lasting(array_values(array_filter(array_map(fn (Joint $joint): ?Hold => $this->hold($joint, $world, false), $world->breakdown->jointsOf($pieceId)))), $world->nowEpoch);
     }
 
     private function hold(Joint $joint, World $world, bool $full): ?Hold

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule\Mask;
 
 use AmberStep\Core\Document\Id;
+use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Inserted;
 use AmberStep\Core\Kit\Joint;
@@ -36,14 +37,15 @@ final class ClearGlueThenMask implements Judges, OrdersSteps
 
     public function order(Context $context): iterable
     {
+        $all = self::panesOf($context);
         foreach ($context->kit->joints as $joint) {
             $glue = $context->steps->find("{$joint->id}/glue/all/1");
-            $panes = $this->panes($context, $joint);
+            $panes = self::at($joint, $all);
             if ($glue === null || $panes === []) {
                 continue;
             }
             $masks = array_values(array_filter($context->steps->with(Operation::Mask), static fn (Step $s): bool => $s->purpose === MaskFor::PANES && array_intersect($s->targets, $panes) !== []));
-            yield from $this->afterSanding($context, $joint, $glue);
+            yield from $this->afterSanding($context, $joint, $glue, $all);
             yield from Say::all([$glue], $masks, $this, "Glue at {$joint->name} creeps under a mask that is already on.");
         }
     }
@@ -51,13 +53,14 @@ final class ClearGlueThenMask implements Judges, OrdersSteps
     /**
      * A clear part goes on when the piece it sits on is together and sanded: dust and grip scratch it.
      *
+     * @param  list<Area>  $panes
      * @return iterable<Constraint>
      */
-    private function afterSanding(Context $context, Joint $clear, Step $glue): iterable
+    private function afterSanding(Context $context, Joint $clear, Step $glue, array $panes): iterable
     {
         foreach ($context->steps->ofPiece($glue->pieceId) as $step) {
             $other = $context->kit->jointsById[$step->jointId ?? ''] ?? null;
-            if ($other !== null && $other->id !== $clear->id && ! $step->isRemedy() && ! $step->operation->joins() && $this->panes($context, $other) === []) {
+            if ($other !== null && $other->id !== $clear->id && ! $step->isRemedy() && ! $step->operation->joins() && self::at($other, $panes) === []) {
                 yield Say::must($step, $glue, $this, "Sanding at {$other->name} would scratch the clear part.");
             }
         }
@@ -66,11 +69,12 @@ final class ClearGlueThenMask implements Judges, OrdersSteps
     public function judge(Outlook $outlook): iterable
     {
         $context = $outlook->context;
+        $all = self::panesOf($context);
         foreach ($context->kit->joints as $joint) {
             if (! $context->breakdown->closesBeforePaint($joint->id) || $context->surface->joint($joint->id)->closedAt !== null) {
                 continue;
             }
-            $masked = array_values(array_filter($this->panes($context, $joint), static fn (string $a): bool => $context->surface->area($a)->isMasked()));
+            $masked = array_values(array_filter(self::at($joint, $all), static fn (string $a): bool => $context->surface->area($a)->isMasked()));
             if ($masked === []) {
                 continue;
             }
@@ -91,16 +95,20 @@ final class ClearGlueThenMask implements Judges, OrdersSteps
         return new Fix('Take it off, glue, mask again', [Edit::insert($off), Edit::insert($on)]);
     }
 
-    /** @return list<string> panes on the clear part of a joint */
-    private function panes(Context $context, Joint $joint): array
+    /** @return list<Area> */
+    private static function panesOf(Context $context): array
     {
-        $panes = [];
-        foreach ($context->kit->areas as $area) {
-            if ($area->isPane() && in_array($area->part, $joint->parts, true)) {
-                $panes[] = $area->id;
-            }
-        }
+        return array_values(array_filter($context->kit->areas, static fn (Area $a): bool => $a->isPane()));
+    }
 
-        return $panes;
+    /**
+     * Those on the clear part of a joint.
+     *
+     * @param  list<Area>  $panes
+     * @return list<string> ids
+     */
+    private static function at(Joint $joint, array $panes): array
+    {
+        return array_values(array_map(static fn (Area $a): string => $a->id, array_filter($panes, static fn (Area $a): bool => in_array($a->part, $joint->parts, true))));
     }
 }

@@ -89,7 +89,7 @@ final class UnmaskWhen implements Judges, OrdersHolds, OrdersSteps
         $context = $outlook->context;
         foreach ($outlook->left as $planned) {
             $step = $planned->step;
-            if ($step->operation !== Operation::Unmask || $planned->waitsOn !== [] || $step->isRemedy()) {
+            if ($step->operation !== Operation::Unmask || $planned->shutBy() !== null || $step->isRemedy()) {
                 continue;
             }
             $late = [];

@@ -9,9 +9,9 @@ use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Says;
-use AmberStep\Core\Step\Constraint;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Step;
+use AmberStep\Core\Step\Together;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 use AmberStep\Core\Work\Strength;
@@ -33,14 +33,14 @@ final class SameColourTogether implements Judges, OrdersSteps
         foreach ($this->groups($context) as $colourId => $first) {
             $colour = $context->kit->colour((string) $colourId);
             $strength = $colour?->mustMatch === true ? Strength::SameColourThatMustMatch : Strength::SameColour;
-            foreach ($this->preparations($context, $first) as $ready) {
-                $sentence = ($colour->name ?? 'one colour')." goes on {$context->pieceName($ready->pieceId)} in the same spraying.";
-                foreach ($first as $other) {
-                    if ($ready->pieceId !== $other->pieceId) {
-                        yield new Constraint($ready->key, $other->key, $strength, $this->id(), $sentence);
-                    }
+            $ready = [];
+            foreach ($first as $one) {
+                $step = $this->preparation($context, $one);
+                if ($step !== null) {
+                    $ready[$step->key] = [$step->pieceId, ($colour->name ?? 'one colour')." goes on {$context->pieceName($step->pieceId)} in the same spraying."];
                 }
             }
+            yield new Together((string) $colourId, $ready, array_column($first, 'pieceId', 'key'), $strength, $this->id());
         }
     }
 
@@ -85,25 +85,6 @@ final class SameColourTogether implements Judges, OrdersSteps
         }
 
         return array_filter($groups, static fn (array $steps): bool => count($steps) > 1);
-    }
-
-    /**
-     * What each piece needs right before its first coats.
-     *
-     * @param  list<Step>  $first
-     * @return array<string, Step> by key
-     */
-    private function preparations(Context $context, array $first): array
-    {
-        $ready = [];
-        foreach ($first as $one) {
-            $step = $this->preparation($context, $one);
-            if ($step !== null) {
-                $ready[$step->key] = $step;
-            }
-        }
-
-        return $ready;
     }
 
     /** The step that must be done for a piece to be ready. */
