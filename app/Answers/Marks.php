@@ -24,7 +24,7 @@ final readonly class Marks
     {
         $common = $this->common();
         $marks = [];
-        foreach (DB::select("select id, revision || '.' || coalesce((select max(number) from events where build_id = builds.id), '') as rest from builds order by position, id") as $row) {
+        foreach (DB::select("select id, revision || '.' || coalesce((select max(number) from events where build_id = builds.id), '') as rest from builds where binned is null and away = 0 order by position, id") as $row) {
             $marks[(string) $row->id] = "{$row->rest}.{$common}";
         }
 
@@ -34,7 +34,7 @@ final readonly class Marks
     /** @return string|null null where there is no such build */
     public function ofBuild(string $id): ?string
     {
-        $rest = DB::scalar("select revision || '.' || coalesce((select max(number) from events where build_id = builds.id), '') from builds where id = ?", [$id]);
+        $rest = DB::scalar("select revision || '.' || coalesce((select max(number) from events where build_id = builds.id), '') from builds where binned is null and id = ?", [$id]);
 
         return is_string($rest) ? "{$rest}.{$this->common()}" : null;
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Answers;
 
+use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Plan\Compiler;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Plan\Problem;
@@ -80,8 +81,11 @@ final readonly class Timetables
         return $kept;
     }
 
-    /** @return array<string, Packed> one answer of each build, in the user's order */
-    public function all(string $slice): array
+    /**
+     * @param  array<string, string>  $unreadable  gets what is wrong with those that cannot be read, by build: the others are answered all the same
+     * @return array<string, Packed> one answer of each build, in the user's order
+     */
+    public function all(string $slice, array &$unreadable = []): array
     {
         $marks = $this->marks->ofBuilds();
         $slices = [];
@@ -89,10 +93,19 @@ final readonly class Timetables
         $byId = $marks;
         ksort($byId);
         foreach ($byId as $build => $mark) {
-            $slices[$build] = $this->kept($build, $mark, $slice, null)->answer;
+            try {
+                $slices[$build] = $this->kept($build, $mark, $slice, null)->answer;
+            } catch (BadDocument $bad) {
+                $unreadable[$build] = $bad->problems[0]->sentence();
+            }
         }
 
-        return array_map(static fn (string $build): Packed => $slices[$build], array_combine(array_keys($marks), array_keys($marks)));
+        $inOrder = [];
+        foreach (array_intersect_key($marks, $slices) as $build => $_) {
+            $inOrder[$build] = $slices[$build];
+        }
+
+        return $inOrder;
     }
 
     private function mark(string $build): string

@@ -13,17 +13,18 @@ use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Material\Product;
 
-/** A build in a file of its own (docs/format/build-5.schema.json). Canonical: the same build gives the same bytes. */
+/** A build in a file of its own (docs/format/build-6.schema.json). Canonical: the same build gives the same bytes. */
 final readonly class BuildFile
 {
-    public const FORMAT = 5;
+    public const FORMAT = 6;
 
     /**
      * @param  list<Product>  $products
      * @param  list<Event>  $events
      * @param  list<Reading>  $readings
+     * @param  bool  $changed  its digest says that something in it was changed since it was written
      */
-    public function __construct(public string $id, public Kit $kit, public array $products, public array $events, public array $readings = [])
+    public function __construct(public string $id, public Kit $kit, public array $products, public array $events, public array $readings = [], public bool $changed = false)
     {
     }
 
@@ -62,26 +63,46 @@ final readonly class BuildFile
             return $reading;
         }, 20000);
         $kitData = $in->raw('kit');
+        $digest = $in->optionalText('digest', 64);
         $in->refuseTheRest();
         $problems->throwIfAny();
+        $file = new self($id, Kit::fromArray($kitData), $products, $events, $readings);
 
-        return new self($id, Kit::fromArray($kitData), $products, $events, $readings);
+        return $digest === null || $digest === $file->digest() ? $file : new self($id, $file->kit, $products, $events, $readings, true);
     }
 
     public function toJson(): string
+    {
+        return self::json([...$this->toArray(), 'digest' => $this->digest()], JSON_PRETTY_PRINT)."\n";
+    }
+
+    /** Of all that is in it: as long as nobody changed a thing, it is the same, however the file is laid out. */
+    public function digest(): string
+    {
+        return hash('sha256', self::json($this->toArray(), 0));
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
     {
         $kit = $this->kit->toArray();
         $kit['house'] = (object) $this->kit->house->positions;
         $events = $this->events;
         usort($events, Event::inOrder(...));
 
-        return json_encode([
+        return [
             'format' => self::FORMAT,
             'id' => $this->id,
             'kit' => $kit,
             'products' => array_map(static fn (Product $p): array => $p->toArray(), $this->products),
             'events' => array_map(static fn (Event $e): array => $e->toArray(), $events),
             'readings' => array_map(static fn (Reading $r): array => ['at' => \AmberStep\Core\Document\Instant::format($r->atEpoch), 'temperatureC' => $r->air->temperatureC, 'humidity' => $r->air->humidity], $this->readings),
-        ], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
+        ];
+    }
+
+    /** @param  array<string, mixed>  $data */
+    private static function json(array $data, int $flags): string
+    {
+        return json_encode($data, $flags | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
     }
 }

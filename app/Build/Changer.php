@@ -52,8 +52,11 @@ final readonly class Changer
             if ($change === null) {
                 throw BadDocument::at('change', 'is not one of this build', 'load the build again');
             }
-            $inverse = Edit::listFrom($change->inverse);
             $this->refuseIfTouchedLater($change);
+            if (Replacement::isIn($change->inverse)) {
+                return $this->putBack($build, $change);
+            }
+            $inverse = Edit::listFrom($change->inverse);
             [$kit, $redo] = Kit::fromArray($build->kit)->applyWithInverse($inverse);
 
             return $this->store($build, $kit, 'Take back: '.$change->title, $inverse, $redo, $change->id);
@@ -77,6 +80,16 @@ final readonly class Changer
         return null;
     }
 
+    /** The build as it was before a file came over it; what came, and was done to it since, is kept for taking that back. */
+    private function putBack(Build $build, Change $change): Applied
+    {
+        $is = Replacement::of($build);
+        Replacement::put($build, $change->inverse);
+        $build->update(['revision' => $build->revision + 1]);
+
+        return $this->write($build, 'Take back: '.$change->title, [], $is, $change->id);
+    }
+
     private function at(string $buildId, int $revision): Build
     {
         $build = Build::query()->find($buildId) ?? throw BadDocument::at('build', 'is not here', 'it may have been removed meanwhile');
@@ -95,15 +108,24 @@ final readonly class Changer
      */
     private function store(Build $build, Kit $kit, string $title, array $edits, array $inverse, ?string $undoes): Applied
     {
-        $all = static fn (array $list): array => array_map(static fn (Edit $e): array => $e->toArray(), $list);
+        $all = static fn (array $list): array => array_values(array_map(static fn (Edit $e): array => $e->toArray(), $list));
         $build->update(['kit' => $kit->toArray(), 'name' => $kit->name, 'revision' => $build->revision + 1]);
 
-        return Applied::of(Change::query()->create(['id' => strtoupper((string) Str::ulid()), 'build_id' => $build->id, 'revision' => $build->revision, 'title' => mb_substr($title, 0, 200), 'edits' => $all($edits), 'inverse' => $all($inverse), 'undoes' => $undoes, 'at' => $this->clock->epoch()]));
+        return $this->write($build, $title, $all($edits), $all($inverse), $undoes);
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $edits
+     * @param  list<array<string, mixed>>  $inverse
+     */
+    private function write(Build $build, string $title, array $edits, array $inverse, ?string $undoes): Applied
+    {
+        return Applied::of(Change::query()->create(['id' => strtoupper((string) Str::ulid()), 'scope' => Change::BUILD, 'build_id' => $build->id, 'revision' => $build->revision, 'title' => mb_substr($title, 0, 200), 'edits' => $edits, 'inverse' => $inverse, 'undoes' => $undoes, 'at' => $this->clock->epoch()]));
     }
 
     private function refuseIfTouchedLater(Change $change): void
     {
-        $marks = array_map(static fn (Edit $e): string => $e->mark(), Edit::listFrom($change->edits));
+        $marks = self::marks($change);
         $undone = [];
         /** @var list<Change> $after */
         $after = Change::query()->where('build_id', $change->build_id)->where('revision', '>', $change->revision)->orderByDesc('revision')->get()->all();
@@ -116,10 +138,18 @@ final readonly class Changer
 
                 continue;
             }
-            $both = array_intersect($marks, array_map(static fn (Edit $e): string => $e->mark(), Edit::listFrom($later->edits)));
+            // What came over the whole build touched everything.
+            $over = Replacement::isIn($later->inverse) || Replacement::isIn($change->inverse);
+            $both = $over ? [$later->title] : array_intersect($marks, self::marks($later));
             if ($both !== [] && ! isset($undone[$later->id])) {
                 throw BadDocument::at('change', "cannot be taken back: \"{$later->title}\" changed the same thing later", 'take that back first');
             }
         }
+    }
+
+    /** @return list<string> */
+    private static function marks(Change $change): array
+    {
+        return $change->edits === [] ? [] : array_values(array_map(static fn (Edit $e): string => $e->mark(), Edit::listFrom($change->edits)));
     }
 }

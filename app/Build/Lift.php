@@ -19,6 +19,7 @@ final class Lift
                 2 => self::fromTwo($file),
                 3 => self::fromThree($file),
                 4 => self::fromFour($file),
+                // Since 6 a file may carry a digest, and need not.
                 default => $file,
             };
         }

@@ -7,10 +7,15 @@ namespace App\Build;
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Material\Product as Paint;
+use App\Clock\BenchClock;
+use App\Keeping\Cause;
+use App\Keeping\Copies;
 use App\Models\Build;
 use App\Models\Change;
-use App\Models\Event;
+use App\Repositories\FieldEdit;
+use App\Repositories\Ledger;
 use App\Repositories\LoadedBuild;
+use App\Repositories\Settings;
 use App\Repositories\ShelfRepository;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -22,45 +27,64 @@ final readonly class Porter
 
     public const COPY = 'copy';
 
-    public function __construct(private ShelfRepository $shelf, private Backup $backup)
+    public const ANYWAY = 'anyway';
+
+    public function __construct(private ShelfRepository $shelf, private Copies $copies, private Ledger $ledger, private Settings $settings, private BenchClock $clock)
     {
     }
 
     /**
      * @param  string|null  $mode  what to do with a build that is here already; null: ask, by a conflict
+     * @param  bool  $anyway  though its digest says that it was changed since it was written
      * @return string id of the build as it came in
      *
-     * @throws Conflict when the build is here already and nobody said what to do
+     * @throws Conflict when the build is here already, or was changed, and nobody said what to do
      * @throws BadDocument when an event of the file belongs to another build here
      */
-    public function import(BuildFile $file, ?string $mode, bool $demo = false): string
+    public function import(BuildFile $file, ?string $mode, bool $demo = false, bool $anyway = false): string
     {
-        $here = Build::query()->find($file->id);
-        if ($here !== null && $mode === null) {
-            throw new Conflict("{$here->name} is here already.", ['id' => $here->id, 'name' => $here->name, 'choices' => [self::REPLACE, self::COPY]]);
+        if ($file->changed && ! $anyway) {
+            throw new Conflict("{$file->kit->name} was changed since this product wrote the file.", ['digest' => 'wrong', 'name' => $file->kit->name, 'choices' => [self::ANYWAY]]);
         }
-        if ($here !== null && $mode === self::REPLACE) {
-            $this->backup->take();
-        }
-        if ($here !== null && $mode === self::COPY) {
-            $file = self::copyOf($file);
+        if (! $demo && $mode === self::REPLACE && Build::query()->whereKey($file->id)->exists()) {
+            $this->copies->take(Cause::Replace);
         }
 
-        return DB::transaction(function () use ($file, $demo): string {
-            $position = Build::query()->find($file->id)->position ?? 1 + (int) Build::query()->max('position');
-            Event::query()->where('build_id', $file->id)->delete();
-            Change::query()->where('build_id', $file->id)->delete();
-            Build::query()->updateOrCreate(['id' => $file->id], ['position' => $position, 'name' => $file->kit->name, 'kit' => $file->kit->toArray(), 'revision' => 1, 'demo' => $demo]);
-            $this->shelf->addMissing($file->products, $demo);
-            foreach ($file->events as $event) {
-                if (Event::query()->where('id', $event->id)->exists()) {
-                    throw BadDocument::at('events', "holds {$event->id}, which belongs to another build here", 'import the file as a copy');
-                }
-                Event::query()->create(['id' => $event->id, 'build_id' => $file->id, 'kind' => $event->kind->value, 'at' => $event->atEpoch, 'recorded' => $event->recordedEpoch, 'step_key' => $event->stepKey, 'body' => $event->toArray()]);
+        // Whether it is here is asked where nobody can come in between.
+        return DB::transaction(function () use ($file, $mode, $demo): string {
+            $here = Build::query()->find($file->id);
+            if ($here !== null && $mode === null) {
+                throw new Conflict("{$here->name} is here already".($here->binned === null ? '.' : ', in the bin.'), ['id' => $here->id, 'name' => $here->name, 'choices' => [self::REPLACE, self::COPY]]);
             }
+            if ($here !== null && $mode === self::REPLACE) {
+                $this->replace($here, $file);
+            } else {
+                $file = $here === null ? $file : self::copyOf($file);
+                $this->create($file, $demo);
+            }
+            $this->shelf->addMissing($file->products, $demo);
 
             return $file->id;
         });
+    }
+
+    private function create(BuildFile $file, bool $demo): void
+    {
+        $build = Build::query()->create(['id' => $file->id, 'position' => 1 + (int) Build::query()->max('position'), 'name' => $file->kit->name, 'kit' => $file->kit->toArray(), 'revision' => 1, 'demo' => $demo]);
+        Replacement::write($build, $file->kit, $file->events);
+        // A build of that id may have been here before, and be remembered.
+        $this->settings->renew();
+        if (! $demo) {
+            $this->ledger->write(Ledger::BUILDS, "{$file->kit->name}, brought in", [new FieldEdit($file->id, 'binned', null)], [new FieldEdit($file->id, 'binned', $this->clock->epoch())]);
+        }
+    }
+
+    private function replace(Build $here, BuildFile $file): void
+    {
+        $was = Replacement::of($here);
+        Replacement::write($here, $file->kit, $file->events);
+        $here->update(['revision' => $here->revision + 1, 'binned' => null]);
+        Change::query()->create(['id' => strtoupper((string) Str::ulid()), 'scope' => Change::BUILD, 'build_id' => $here->id, 'revision' => $here->revision, 'title' => 'Replaced by a file', 'edits' => [], 'inverse' => $was, 'undoes' => null, 'at' => $this->clock->epoch()]);
     }
 
     /** A new build with nothing done on it. */
@@ -115,6 +139,6 @@ final readonly class Porter
         $kit = $copy->kit->toArray();
         $kit['name'] = mb_substr($copy->kit->name, 0, 110).', copy';
 
-        return new BuildFile($copy->id, \AmberStep\Core\Kit\Kit::fromArray($kit), $copy->products, $copy->events, $copy->readings);
+        return new BuildFile($copy->id, Kit::fromArray($kit), $copy->products, $copy->events, $copy->readings);
     }
 }

@@ -9,12 +9,15 @@ use App\Models\Setting;
 use DateTimeImmutable;
 use Psr\Clock\ClockInterface;
 
-/** The one clock. AMBER_NOW freezes it; in the testing environment alone it can be set while it runs. */
-final readonly class BenchClock implements ClockInterface
+/** The one clock. AMBER_NOW freezes it; in the testing environment alone it can be set while it runs. A jump nobody spoke for is left out of it. */
+final class BenchClock implements ClockInterface
 {
     public const TESTING = 'testing-now';
 
-    public function __construct(private ?string $frozen, private bool $testing)
+    /** Looked at once a request: the file it rests on is small, but asked about often. */
+    private ?int $jumped = null;
+
+    public function __construct(private readonly ?string $frozen, private readonly bool $testing, private readonly Drift $drift)
     {
     }
 
@@ -25,6 +28,29 @@ final readonly class BenchClock implements ClockInterface
 
     public function epoch(): int
     {
+        return $this->clock() - $this->jumped();
+    }
+
+    /** @return int seconds by which the clock jumped since it was last looked at, and nobody said that it is right */
+    public function jumped(): int
+    {
+        return $this->jumped ??= $this->isFrozen() ? 0 : $this->drift->seconds($this->clock());
+    }
+
+    /** Somebody said that the clock is right as it is. */
+    public function accept(): void
+    {
+        $this->drift->accept($this->clock());
+        $this->jumped = null;
+    }
+
+    public function isFrozen(): bool
+    {
+        return $this->frozen !== null || ($this->testing && Setting::query()->find(self::TESTING) !== null);
+    }
+
+    private function clock(): int
+    {
         if ($this->testing) {
             $set = Setting::query()->find(self::TESTING)?->value['epoch'] ?? null;
             if (is_int($set)) {
@@ -33,10 +59,5 @@ final readonly class BenchClock implements ClockInterface
         }
 
         return ($this->frozen === null ? null : Instant::parse($this->frozen)) ?? time();
-    }
-
-    public function isFrozen(): bool
-    {
-        return $this->frozen !== null || ($this->testing && Setting::query()->find(self::TESTING) !== null);
     }
 }

@@ -13,12 +13,21 @@ use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
 use Closure;
 
-/** The shelf as a table. Rows with an id change that product; rows without one are new. */
+/**
+ * The shelf as a table. Rows with an id change that product, in the columns that are there; rows without one are new. A
+ * cell that is empty empties its field, and no other.
+ */
 final class ProductTable
 {
-    private const COLUMNS = ['id', 'name', 'range', 'family', 'role', 'swatch', 'sheen', 'opacity', 'bites', 'etch', 'grade', 'thinnedWith', 'triedOn', 'label', 'sizeMl', 'price', 'levelMl', 'otherPacks'];
+    private const COLUMNS = ['id', 'name', 'range', 'family', 'role', 'swatch', 'sheen', 'opacity', 'bites', 'etch', 'grade', 'thinnedWith', 'triedOn', 'label', 'sizeMl', 'price', 'levelMl', 'otherPacks', 'dropsPerMl', 'stirred', 'optics', 'mix'];
 
-    private const NUMBERS = ['grade', 'sizeMl', 'price', 'levelMl'];
+    /** What has no empty: left out, it is as it was. */
+    private const NEVER_EMPTY = ['id', 'name', 'family', 'role', 'opacity'];
+
+    /** What is kept as a whole, and is no use to edit in a table. */
+    private const WHOLE = ['label', 'optics', 'mix'];
+
+    private const NUMBERS = ['grade', 'sizeMl', 'price', 'levelMl', 'dropsPerMl'];
 
     /** @return list<list<string>> */
     public static function rows(Shelf $shelf): array
@@ -36,29 +45,36 @@ final class ProductTable
     /**
      * @param  list<list<string>>  $rows
      * @param  Closure(): string  $newId
-     * @return list<Product>
      *
      * @throws BadDocument with each wrong cell
      */
-    public static function read(array $rows, Closure $newId): array
+    public static function read(array $rows, Shelf $shelf, Closure $newId): TakenTable
     {
         $head = array_map(static fn (string $c): string => trim($c), array_shift($rows) ?? []);
-        $unknown = array_values(array_diff($head, self::COLUMNS));
-        if ($unknown !== [] || ! in_array('name', $head, true)) {
-            throw BadDocument::at($unknown === [] ? 'head' : "column \"{$unknown[0]}\"", $unknown === [] ? 'names no column "name"' : 'is not known', 'use '.implode(', ', self::COLUMNS));
+        if (! in_array('name', $head, true) && ! in_array('id', $head, true)) {
+            throw BadDocument::at('head', 'names neither a column "id" nor a column "name"', 'begin with a row of column names: '.implode(', ', self::COLUMNS));
         }
-        $products = $problems = $seen = [];
+        $twice = array_keys(array_filter(array_count_values($head), static fn (int $n): bool => $n > 1));
+        if ($twice !== []) {
+            throw BadDocument::at("column \"{$twice[0]}\"", 'stands there twice', 'leave one of them');
+        }
+        $products = $problems = $seen = $emptied = [];
         foreach ($rows as $i => $row) {
             if (implode('', $row) === '') {
                 continue;
             }
             try {
-                $product = self::product($head, $row, $newId);
+                [$known, $fields] = self::fields($head, $row, $shelf);
+                $product = Product::fromArray([...($known?->toArray() ?? ['id' => $newId()]), ...$fields]);
                 if (isset($seen[$product->id])) {
                     throw BadDocument::at('id', 'stands in an earlier row too', 'give each product one row');
                 }
                 $seen[$product->id] = true;
                 $products[] = $product;
+                $gone = $known === null ? [] : self::gone($known->toArray(), $fields);
+                if ($gone !== []) {
+                    $emptied[] = ['name' => $known->name, 'fields' => $gone];
+                }
             } catch (BadDocument $bad) {
                 array_push($problems, ...array_map(static fn (Problem $p): Problem => new Problem('row '.($i + 2).', '.$p->path, $p->wrong, $p->right), $bad->problems));
             }
@@ -67,27 +83,52 @@ final class ProductTable
             throw new BadDocument(array_slice($problems, 0, 50));
         }
 
-        return $products;
+        return new TakenTable($products, $emptied, array_values(array_filter(array_diff($head, self::COLUMNS), static fn (string $c): bool => $c !== '')));
     }
 
     /**
+     * What a row says, by field; a cell that is empty says null.
+     *
      * @param  list<string>  $head
      * @param  list<string>  $row
-     * @param  Closure(): string  $newId
+     * @return array{Product|null, array<string, mixed>} the product it is about, null for a new one
      *
      * @throws BadDocument
      */
-    private static function product(array $head, array $row, Closure $newId): Product
+    private static function fields(array $head, array $row, Shelf $shelf): array
     {
-        $fields = [];
+        $texts = [];
         foreach ($head as $i => $column) {
-            $text = trim($row[$i] ?? '');
+            if (in_array($column, self::COLUMNS, true)) {
+                $text = $row[$i] ?? '';
+                // Names are kept to the letter, so that what went out comes back the same.
+                $texts[$column] = in_array($column, ['name', 'range'], true) && trim($text) !== '' ? $text : trim($text);
+            }
+        }
+        $id = $texts['id'] ?? '';
+        $known = $shelf->find($id === '' ? null : $id);
+        $fields = [];
+        foreach ($texts as $column => $text) {
             if ($text !== '') {
                 $fields[$column] = self::value($column, $text);
+            } elseif ($known !== null && ! in_array($column, self::NEVER_EMPTY, true)) {
+                $fields[$column] = in_array($column, ['bites', 'etch'], true) ? false : null;
+            } elseif ($known !== null && $column === 'name') {
+                throw BadDocument::at('name', 'is empty', 'give it a name, or leave the column out');
             }
         }
 
-        return Product::fromArray(['id' => $newId(), ...$fields]);
+        return [$known, $fields];
+    }
+
+    /**
+     * @param  array<string, mixed>  $was
+     * @param  array<string, mixed>  $fields
+     * @return list<string> fields that held something and will not
+     */
+    private static function gone(array $was, array $fields): array
+    {
+        return array_values(array_filter(array_keys($fields), static fn (string $f): bool => ($fields[$f] === null || $fields[$f] === false) && ! in_array($was[$f] ?? null, [null, false, '', []], true)));
     }
 
     private static function value(string $column, string $text): mixed
@@ -98,7 +139,7 @@ final class ProductTable
                 $column === 'bites' || $column === 'etch' => in_array(mb_strtolower($text), ['yes', '1', 'true', 'x'], true),
                 $column === 'otherPacks' => array_map(self::pack(...), explode(';', $text)),
                 $column === 'triedOn' => array_map(trim(...), explode(';', $text)),
-                $column === 'label' => json_decode($text, true) ?? throw new NotRead('it is not the figures of a label', 'leave it as it was exported, or empty'),
+                in_array($column, self::WHOLE, true) => json_decode($text, true, 16) ?? throw new NotRead('it is not what was exported', 'leave it as it was exported, or empty'),
                 default => $text,
             };
         } catch (NotRead $not) {

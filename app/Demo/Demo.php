@@ -8,15 +8,17 @@ use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Material\Product as Paint;
-use App\Build\Backup;
 use App\Build\BuildFile;
 use App\Build\Porter;
 use App\Clock\BenchClock;
+use App\Clock\BenchZone;
+use App\Keeping\Cause;
+use App\Keeping\Copies;
 use App\Models\Build;
 use App\Models\Setting;
 use App\Repositories\Settings;
 use DateTimeImmutable;
-use DateTimeZone;
+use Illuminate\Support\Facades\DB;
 use RuntimeException;
 
 /** The demo builds, in a state that is relative to now, so that they are always alive. */
@@ -24,7 +26,7 @@ final readonly class Demo
 {
     private const BUILDS = ['shearwater', 'cinder', 'type6', 'torsay', 'marram'];
 
-    public function __construct(private Porter $porter, private Settings $settings, private BenchClock $clock, private Backup $backup)
+    public function __construct(private Porter $porter, private Settings $settings, private BenchClock $clock, private Copies $copies)
     {
     }
 
@@ -35,20 +37,24 @@ final readonly class Demo
      */
     public function loadOnce(): bool
     {
-        if (Build::query()->exists() || Setting::query()->find('demo') !== null) {
-            return false;
-        }
-        $this->load();
+        return DB::transaction(function (): bool {
+            if (Build::query()->exists() || Setting::query()->find('demo') !== null) {
+                return false;
+            }
+            $this->load();
 
-        return true;
+            return true;
+        });
     }
 
     /** Makes the demo builds fresh; the user's own builds stay as they are. */
     public function again(): void
     {
-        $this->backup->take();
-        Build::query()->where('demo', true)->delete();
-        $this->load();
+        $this->copies->take(Cause::Demo);
+        DB::transaction(function (): void {
+            Build::query()->where('demo', true)->delete();
+            $this->load();
+        });
     }
 
     private function load(): void
@@ -74,7 +80,7 @@ final readonly class Demo
             return Event::fromArray([...$event, 'at' => $at, 'recorded' => $at]);
         }, self::list($data, 'events'));
 
-        return new BuildFile(is_string($data['id'] ?? null) ? $data['id'] : '', Kit::fromArray([...$kit, 'zone' => config('app.bench_zone')]), $products, array_values($events));
+        return new BuildFile(is_string($data['id'] ?? null) ? $data['id'] : '', Kit::fromArray([...$kit, 'zone' => BenchZone::name()]), $products, array_values($events));
     }
 
     /**
@@ -87,8 +93,7 @@ final readonly class Demo
         if (is_int($event['minutesAgo'] ?? null)) {
             return $now - 60 * $event['minutesAgo'];
         }
-        $zone = config('app.bench_zone');
-        $day = (new DateTimeImmutable('@'.$now))->setTimezone(new DateTimeZone(is_string($zone) ? $zone : 'UTC'))->modify('-'.(is_int($event['daysAgo'] ?? null) ? $event['daysAgo'] : 1).' days');
+        $day = (new DateTimeImmutable('@'.$now))->setTimezone(BenchZone::zone())->modify('-'.(is_int($event['daysAgo'] ?? null) ? $event['daysAgo'] : 1).' days');
         [$hour, $minute] = array_map(intval(...), [...explode(':', is_string($event['wall'] ?? null) ? $event['wall'] : '20:00'), '0']);
 
         return $day->setTime($hour, $minute)->getTimestamp();

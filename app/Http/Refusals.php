@@ -6,6 +6,7 @@ namespace App\Http;
 
 use AmberStep\Core\Document\BadDocument;
 use App\Build\Conflict;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -23,6 +24,10 @@ final class Refusals
         $exceptions->render(static function (Throwable $e, Request $request): ?Response {
             if (! $request->is('api/*')) {
                 return null;
+            }
+            $trouble = $e instanceof QueryException ? Trouble::answer($e) : null;
+            if ($trouble !== null) {
+                return $trouble;
             }
             if ($e instanceof HttpExceptionInterface) {
                 return Refusal::of($e->getStatusCode(), $e->getStatusCode() === 404 ? 'There is nothing here.' : 'This is not possible here.', []);

@@ -13,6 +13,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property array<string, mixed> $kit
  * @property int $revision
  * @property bool $demo
+ * @property bool $away put away: it takes no time and has no tab
+ * @property int|null $binned epoch seconds since when it lies in the bin
  */
 final class Build extends Model
 {
@@ -25,5 +27,5 @@ final class Build extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['kit' => 'array', 'revision' => 'integer', 'position' => 'integer', 'demo' => 'boolean'];
+    protected $casts = ['kit' => 'array', 'revision' => 'integer', 'position' => 'integer', 'demo' => 'boolean', 'away' => 'boolean', 'binned' => 'integer'];
 }

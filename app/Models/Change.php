@@ -8,8 +8,9 @@ use Illuminate\Database\Eloquent\Model;
 
 /**
  * @property string $id
- * @property string $build_id
- * @property int $revision the revision of the build this change made
+ * @property string $scope what it belongs to: a build, the shelf, the house rules, the builds themselves
+ * @property string|null $build_id of a change of a build
+ * @property int $revision the revision of the build, or of the rest of its scope, this change made
  * @property string $title
  * @property list<array<string, mixed>> $edits
  * @property list<array<string, mixed>> $inverse
@@ -18,6 +19,9 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Change extends Model
 {
+    /** The scope of what belongs to a build. */
+    public const BUILD = 'build';
+
     public $timestamps = false;
 
     public $incrementing = false;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Photos;
 
 use AmberStep\Core\Document\BadDocument;
+use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Facades\DB;
 use RuntimeException;
 
@@ -80,6 +81,54 @@ final readonly class Photographs
         $file = $this->folder()."/{$hash}.jpg";
 
         return preg_match('/\A[0-9a-f]{64}\z/', $hash) === 1 && is_file($file) ? $file : null;
+    }
+
+    /**
+     * Puts those that are not there yet into a folder of copies.
+     *
+     * @param  list<string>  $hashes
+     */
+    public function copyTo(string $folder, array $hashes): void
+    {
+        foreach ($hashes as $hash) {
+            $file = $this->file($hash);
+            if ($file !== null && ! is_file("{$folder}/{$hash}.jpg")) {
+                (new Filesystem)->ensureDirectoryExists($folder);
+                $part = "{$folder}/{$hash}.".bin2hex(random_bytes(4));
+                if (@copy($file, $part)) {
+                    rename($part, "{$folder}/{$hash}.jpg");
+                }
+            }
+        }
+    }
+
+    /**
+     * Takes those of a folder of copies in that are not here.
+     *
+     * @param  list<string>  $hashes
+     */
+    public function bringBack(string $folder, array $hashes): void
+    {
+        foreach ($hashes as $hash) {
+            $bytes = $this->file($hash) === null ? @file_get_contents("{$folder}/{$hash}.jpg") : false;
+            if ($bytes !== false && hash('sha256', $bytes) === $hash) {
+                $this->store($bytes);
+            }
+        }
+    }
+
+    /**
+     * Throws away what no copy needs any more.
+     *
+     * @param  list<string>  $needed  hashes
+     */
+    public function sweep(string $folder, array $needed): void
+    {
+        foreach ((array) glob($folder.'/*.jpg') as $file) {
+            if (is_string($file) && ! in_array(basename($file, '.jpg'), $needed, true)) {
+                @unlink($file);
+            }
+        }
     }
 
     private function store(string $bytes): string

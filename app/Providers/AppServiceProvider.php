@@ -6,6 +6,8 @@ namespace App\Providers;
 
 use App\Answers\Store;
 use App\Clock\BenchClock;
+use App\Clock\Drift;
+use App\Clock\Uptime;
 use App\Repositories\Settings;
 use App\Repositories\ShelfRepository;
 use Illuminate\Contracts\Foundation\Application;
@@ -27,7 +29,9 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(BenchClock::class, static function (Application $app): BenchClock {
             $now = config('app.now');
 
-            return new BenchClock(is_string($now) && $now !== '' ? $now : null, $app->environment() === 'testing');
+            $database = config('database.connections.sqlite.database');
+
+            return new BenchClock(is_string($now) && $now !== '' ? $now : null, $app->environment() === 'testing', new Drift(is_string($database) && is_file($database) ? dirname($database).'/clock.json' : null, new Uptime));
         });
         $this->app->alias(BenchClock::class, ClockInterface::class);
     }

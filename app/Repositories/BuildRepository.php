@@ -14,18 +14,19 @@ final readonly class BuildRepository
     {
     }
 
-    /** @return list<LoadedBuild> in the user's order */
+    /** @return list<LoadedBuild> those in hand, in the user's order */
     public function all(): array
     {
         /** @var list<Build> $rows */
-        $rows = Build::query()->orderBy('position')->orderBy('id')->get()->all();
+        $rows = Build::query()->whereNull('binned')->where('away', false)->orderBy('position')->orderBy('id')->get()->all();
 
         return array_map($this->assemble(...), $rows);
     }
 
     public function find(string $id): ?LoadedBuild
     {
-        $build = Build::query()->find($id);
+        /** @var Build|null $build */
+        $build = Build::query()->whereKey($id)->whereNull('binned')->first();
 
         return $build === null ? null : $this->assemble($build);
     }

@@ -11,6 +11,8 @@ use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Timing\Calendar;
 use App\Models\Setting;
 use DateTimeZone;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 
 /** The user's own settings: sessions at the bench, house rules, where readings come from. */
 final class Settings
@@ -62,6 +64,25 @@ final class Settings
     {
         Setting::query()->updateOrCreate(['name' => $name], ['value' => $value]);
         $this->forget();
+    }
+
+    /**
+     * Reads one, changes it and writes it, in one transaction: two hands at one setting do not lose each other's.
+     *
+     * @param  callable(array<string, mixed>): array<string, mixed>  $make
+     */
+    public function change(string $name, callable $make): void
+    {
+        DB::transaction(function () use ($name, $make): void {
+            $this->forget();
+            $this->set($name, $make($this->value($name)));
+        });
+    }
+
+    /** What was here before is not what is here now: no answer that was kept, and no checkpoint, is of this bench any more. */
+    public function renew(): void
+    {
+        $this->set('bench', ['since' => strtoupper((string) Str::ulid())]);
     }
 
     /** Others may have changed them while one waited. */

@@ -8,9 +8,10 @@ use AmberStep\Core\Drying\Conditions;
 use AmberStep\Core\Drying\DailyCycle;
 use AmberStep\Core\Drying\Reading;
 use AmberStep\Core\Drying\Room;
+use App\Clock\BenchZone;
 use App\Models\Reading as StoredReading;
 use App\Repositories\Settings;
-use DateTimeZone;
+use Illuminate\Support\Facades\DB;
 
 /** Where the air comes from: the simulated hygrometer, or readings the user types. */
 final readonly class RoomSource
@@ -52,22 +53,23 @@ final readonly class RoomSource
 
     public function useSource(string $source): void
     {
-        $this->settings->set('room', [...$this->settings->value('room'), 'source' => $source]);
+        $this->settings->change('room', static fn (array $room): array => [...$room, 'source' => $source]);
     }
 
     public function record(int $atEpoch, Conditions $air): void
     {
-        StoredReading::query()->create(['at' => $atEpoch, 'temperature_c' => $air->temperatureC, 'humidity' => $air->humidity]);
-        $this->useSource(self::TYPED);
+        DB::transaction(function () use ($atEpoch, $air): void {
+            StoredReading::query()->create(['at' => $atEpoch, 'temperature_c' => $air->temperatureC, 'humidity' => $air->humidity]);
+            $this->useSource(self::TYPED);
+        });
     }
 
     public function cycle(): DailyCycle
     {
         $room = $this->settings->value('room');
         $number = static fn (string $name, float $otherwise): float => is_numeric($room[$name] ?? null) ? (float) $room[$name] : $otherwise;
-        $zone = config('app.bench_zone');
 
-        return new DailyCycle($number('lowC', 14), $number('highC', 22), $number('lowHumidity', 0.45), $number('highHumidity', 0.80), new DateTimeZone(is_string($zone) ? $zone : 'UTC'));
+        return new DailyCycle($number('lowC', 14), $number('highC', 22), $number('lowHumidity', 0.45), $number('highHumidity', 0.80), BenchZone::zone());
     }
 
     private function seed(): int

@@ -12,7 +12,7 @@ final class Direction
     /** Each may use those before it (docs/map.md). */
     public const CORE = ['Document', 'Colour', 'Material', 'Work', 'Kit', 'Log', 'Drying', 'Step', 'Timing', 'Mixing', 'Spray', 'Seam', 'Masking', 'Lines', 'Booklet', 'Layering', 'Telling', 'Rule', 'Plan', 'Section'];
 
-    public const APP = ['Models', 'Clock', 'Csv', 'Photos', 'Repositories', 'Room', 'Build', 'Calendar', 'Demo', 'Http/Presenters', 'Answers', 'Http', 'Http/Middleware', 'Http/Controllers', 'Console', 'Providers'];
+    public const APP = ['Models', 'Clock', 'Csv', 'Photos', 'Repositories', 'Room', 'Keeping', 'Build', 'Calendar', 'Demo', 'Http/Presenters', 'Answers', 'Http', 'Http/Middleware', 'Http/Controllers', 'Console', 'Providers'];
 
     /** Stations stand side by side: none imports another. */
     public const WEB = [['theme'], ['api'], ['drawing'], ['frame'], ['shared'], ['bench', 'booklet', 'breakdown', 'house', 'kit', 'layers', 'lists', 'log', 'mix', 'surface'], ['']];

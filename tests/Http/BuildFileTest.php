@@ -91,7 +91,7 @@ final class BuildFileTest extends AppTestCase
 
     public function test_the_file_keeps_to_its_schema(): void
     {
-        $result = (new Validator)->validate(json_decode($this->exported()), (string) file_get_contents(__DIR__.'/../../docs/format/build-5.schema.json'));
+        $result = (new Validator)->validate(json_decode($this->exported()), (string) file_get_contents(__DIR__.'/../../docs/format/build-6.schema.json'));
 
         self::assertTrue($result->isValid(), (string) json_encode($result->error() === null ? '' : (new ErrorFormatter)->format($result->error())));
     }

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Material\Product as Paint;
 use App\Csv\Csv;
+use App\Models\Build;
+use App\Models\Change;
 use App\Models\Product;
 use Tests\Support\AppTestCase;
 
@@ -41,7 +44,7 @@ final class TablesTest extends AppTestCase
     {
         $id = $this->buildId();
         $csv = $this->csv("/api/builds/{$id}/areas.csv");
-        foreach (["part,area,cm2\nWing,port wing band,wide\n" => 'row 2, cm2', "part;shade\nWing;x\n" => 'column "shade"', "part,area\n\"Wing,x\n" => 'csv', '' => 'head'] as $wrong => $path) {
+        foreach (["part,area,cm2\nWing,port wing band,wide\n" => 'row 2, cm2', "part;area;area\nWing;x;y\n" => 'column "area"', "part;shade\nWing;x\n" => 'head', "part,area\n\"Wing,x\n" => 'csv', '' => 'head'] as $wrong => $path) {
             $this->send('POST', "/api/builds/{$id}/areas.csv", ['csv' => $wrong], ['If-Match' => '"1"'])->assertUnprocessable()->assertJsonPath('error.problems.0.path', $path);
         }
 
@@ -71,10 +74,46 @@ final class TablesTest extends AppTestCase
         self::assertSame([1, 1], [$answer->json('added'), $answer->json('changed')]);
         self::assertEquals(7.5, Product::query()->findOrFail($known->id)->body['levelMl']);
         $count = Product::query()->count();
-        foreach (["name,family,role\nx,gouache,colour\n" => 'row 2, family', "name,colour\nx,y\n" => 'column "colour"', "id,name,family,role\n{$known->id},a,lacquer,colour\n{$known->id},b,lacquer,colour\n" => 'row 3, id', "name,family,role,price\ny,lacquer,colour,cheap\n" => 'row 2, price'] as $wrong => $path) {
+        foreach (["name,family,role\nx,gouache,colour\n" => 'row 2, family', "colour\ny\n" => 'head', "name,family,name\nx,enamel,y\n" => 'column "name"', "id,name\n{$known->id},\n" => 'row 2, name', "id,name,family,role\n{$known->id},a,lacquer,colour\n{$known->id},b,lacquer,colour\n" => 'row 3, id', "name,family,role,price\ny,lacquer,colour,cheap\n" => 'row 2, price'] as $wrong => $path) {
             $this->send('POST', '/api/products.csv', ['csv' => $wrong])->assertUnprocessable()->assertJsonPath('error.problems.0.path', $path);
         }
         self::assertSame($count, Product::query()->count());
+    }
+
+    public function test_the_whole_shelf_and_all_areas_come_back_as_they_went_out(): void
+    {
+        $grey = Product::query()->where('body->name', 'Linnet Sea Grey')->firstOrFail();
+        $this->send('PUT', "/api/jars/{$grey->id}", ['level' => '11.125', 'drops' => '27.5', 'stirred' => true])->assertOk();
+        self::assertNotNull(Product::query()->whereNotNull('body->mix')->first(), 'the demo has a recipe');
+        $all = static fn (): array => [Product::query()->orderBy('position')->get(['id', 'body', 'demo'])->toArray(), Build::query()->orderBy('id')->get(['id', 'kit', 'revision'])->toArray(), Change::query()->count()];
+        $was = $all();
+        $this->send('POST', '/api/products.csv', ['csv' => $this->csv('/api/products.csv')])->assertCreated()->assertJsonPath('changed', 0);
+        foreach (Build::query()->pluck('id') as $id) {
+            $this->send('POST', "/api/builds/{$id}/areas.csv", ['csv' => $this->csv("/api/builds/{$id}/areas.csv")], ['If-Match' => '"1"'])->assertOk()->assertJsonPath('looked.edits', 0);
+        }
+
+        self::assertSame($was, $all(), 'nothing stored is another, and no change is written');
+    }
+
+    public function test_a_column_that_is_not_there_changes_nothing_and_an_empty_cell_empties_its_field_alone(): void
+    {
+        $grey = Product::query()->where('body->name', 'Linnet Sea Grey')->firstOrFail();
+        $this->send('PUT', "/api/jars/{$grey->id}", ['level' => '11.5', 'drops' => '27.5', 'stirred' => true])->assertOk();
+        $was = Product::query()->findOrFail($grey->id)->body;
+        $csv = "id,name,levelMl,dropsPerMl,hue\n{$grey->id},Linnet Sea Grey,,26,warm\n";
+        $told = ['added' => 0, 'changed' => 1, 'emptied' => [['name' => 'Linnet Sea Grey', 'fields' => ['levelMl']]], 'unknown' => ['hue']];
+        $look = $this->send('POST', '/api/products.csv', ['csv' => $csv, 'look' => true])->assertOk()->json();
+        self::assertSame($told, array_diff_key($look, ['now' => 1]));
+        self::assertSame($was, Product::query()->findOrFail($grey->id)->body, 'it was only looked at');
+        $this->send('POST', '/api/products.csv', ['csv' => $csv])->assertCreated()->assertJsonFragment($told);
+
+        self::assertEquals([...$was, 'levelMl' => null, 'dropsPerMl' => 26], Product::query()->findOrFail($grey->id)->body);
+        $id = $this->buildId();
+        $area = array_values(array_filter(Kit::fromArray(Build::query()->findOrFail($id)->kit)->areas, static fn ($a): bool => $a->intent->sheen !== null))[0];
+        $looked = $this->send('POST', "/api/builds/{$id}/areas.csv", ['csv' => "id,sheen,mood\n{$area->id},,calm\n", 'look' => true], ['If-Match' => '"1"'])->assertOk()->json('looked');
+        self::assertSame(['edits' => 1, 'emptied' => [['name' => $area->name, 'fields' => ['sheen']]], 'unknown' => ['mood']], $looked);
+        $this->send('POST', "/api/builds/{$id}/areas.csv", ['csv' => "id,sheen,mood\n{$area->id},,calm\n"], ['If-Match' => '"1"'])->assertCreated();
+        self::assertEquals([...$area->toArray(), 'intent' => [...$area->intent->toArray(), 'sheen' => null]], Kit::fromArray(Build::query()->findOrFail($id)->kit)->areasById[$area->id]->toArray());
     }
 
     private function csv(string $path): string

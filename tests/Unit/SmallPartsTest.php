@@ -6,9 +6,10 @@ namespace Tests\Unit;
 
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Drying\DailyCycle;
-use App\Build\Backup;
 use App\Build\BuildFile;
 use App\Clock\BenchClock;
+use App\Clock\Drift;
+use App\Clock\Uptime;
 use App\Room\Hygrometer;
 use DateTimeZone;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -42,11 +43,11 @@ final class SmallPartsTest extends AppTestCase
 
     public function test_the_clock_is_frozen_by_its_setting_and_otherwise_runs(): void
     {
-        self::assertSame((int) strtotime('2026-01-01T10:00:00Z'), (new BenchClock('2026-01-01T10:00:00Z', false))->epoch());
-        self::assertTrue((new BenchClock('2026-01-01T10:00:00Z', false))->isFrozen());
-        self::assertEqualsWithDelta(time(), (new BenchClock(null, false))->epoch(), 2);
-        self::assertFalse((new BenchClock(null, false))->isFrozen());
-        self::assertEqualsWithDelta(time(), (new BenchClock('not a time', false))->epoch(), 2);
+        self::assertSame((int) strtotime('2026-01-01T10:00:00Z'), (new BenchClock('2026-01-01T10:00:00Z', false, new Drift(null, new Uptime)))->epoch());
+        self::assertTrue((new BenchClock('2026-01-01T10:00:00Z', false, new Drift(null, new Uptime)))->isFrozen());
+        self::assertEqualsWithDelta(time(), (new BenchClock(null, false, new Drift(null, new Uptime)))->epoch(), 2);
+        self::assertFalse((new BenchClock(null, false, new Drift(null, new Uptime)))->isFrozen());
+        self::assertEqualsWithDelta(time(), (new BenchClock('not a time', false, new Drift(null, new Uptime)))->epoch(), 2);
     }
 
     #[DataProvider('files')]
@@ -71,10 +72,5 @@ final class SmallPartsTest extends AppTestCase
         yield 'a newer format' => ['{"format": 99}', 'format', 'newer than this product reads'];
         yield 'format as text' => ['{"format": "1"}', 'format', 'is missing'];
         yield 'unknown field' => ['{"format": 1, "id": "01K00000000000000000000001", "kit": {}, "extra": 1}', 'extra', 'is not a field here'];
-    }
-
-    public function test_a_backup_of_a_database_in_memory_is_none(): void
-    {
-        self::assertNull(app(Backup::class)->take());
     }
 }

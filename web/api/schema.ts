@@ -103,7 +103,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/builds": {
+    "/api/clock": {
         parameters: {
             query?: never;
             header?: never;
@@ -111,6 +111,678 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        /** The clock is right as it is. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: {
+                content: {
+                    "application/json": {
+                        right: boolean;
+                    };
+                };
+            };
+            responses: {
+                /** @description Holds go on by it. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            right: boolean;
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Copies of the whole bench. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The newest first. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            damaged: boolean;
+                            folder: string;
+                            chosen: string | null;
+                            copies: components["schemas"]["Copy"][];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** Copy the whole bench now. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: {
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+            responses: {
+                /** @description It is copied; null where there is nothing to copy. */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            copy: components["schemas"]["Copy"] | null;
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/copies/folder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Where copies go. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: {
+                content: {
+                    "application/json": {
+                        folder: string | null;
+                    };
+                };
+            };
+            responses: {
+                /** @description They go there from now on. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            damaged: boolean;
+                            folder: string;
+                            chosen: string | null;
+                            copies: components["schemas"]["Copy"][];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/copies/{copy}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What would change if a copy were brought back. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    copy: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Events of each build, here and in the copy. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            copy: components["schemas"]["Copy"];
+                            changes: {
+                                id: components["schemas"]["Id"];
+                                name: string;
+                                here: number | null;
+                                then: number | null;
+                            }[];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/copies/{copy}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring a copy back; what is here is kept. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    copy: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: {
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+            responses: {
+                /** @description It is back. */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            restored: string;
+                            kept: string | null;
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The whole bench in one file. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description bench.amber.json and the photographs. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/zip": string;
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take the whole bench in from one file; the body is the zip. */
+        post: {
+            parameters: {
+                query?: {
+                    mode?: "replace";
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description It is in. */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            taken: boolean;
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/changes/{change}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take back a change of the shelf, a house rule or the builds. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    change: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: {
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+            responses: {
+                /** @description It is taken back. */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            change: components["schemas"]["ToldChange"];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** The builds in hand in another order. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: {
+                content: {
+                    "application/json": {
+                        order: components["schemas"]["Id"][];
+                    };
+                };
+            };
+            responses: {
+                /** @description They stand in it. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            change: components["schemas"]["ToldChange"];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/{build}/away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put a build away, or take it back in hand. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: {
+                content: {
+                    "application/json": {
+                        away: boolean;
+                    };
+                };
+            };
+            responses: {
+                /** @description It is. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            change: components["schemas"]["ToldChange"];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/{build}/bin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put a build into the bin, or take it out. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: {
+                content: {
+                    "application/json": {
+                        binned: boolean;
+                    };
+                };
+            };
+            responses: {
+                /** @description It is. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            change: components["schemas"]["ToldChange"];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All builds there are, and what was changed that belongs to none. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description In the order of the user. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            builds: {
+                                id: components["schemas"]["Id"];
+                                name: string;
+                                revision: number;
+                                away: boolean;
+                                events: number;
+                                /** @description When it will be gone from the bin */
+                                goneAt: components["schemas"]["Instant"] | null;
+                            }[];
+                            changes: {
+                                id: components["schemas"]["Id"];
+                                /** @enum {string} */
+                                scope: "shelf" | "house" | "builds";
+                                title: string;
+                                at: components["schemas"]["Instant"];
+                                undone: boolean;
+                            }[];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
         put?: never;
         /** Bring a build in; the body is a build file (docs/format). */
         post: {
@@ -1308,6 +1980,8 @@ export interface paths {
                 content: {
                     "application/json": {
                         csv: string;
+                        /** @description Say what it would do and do nothing */
+                        look?: boolean;
                     };
                 };
             };
@@ -1489,21 +2163,28 @@ export interface paths {
                 content: {
                     "application/json": {
                         csv: string;
+                        /** @description Say what it would do and do nothing */
+                        look?: boolean;
                     };
                 };
             };
             responses: {
+                /** @description Looked at, and nothing done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TakenTable"];
+                    };
+                };
                 /** @description Done. */
                 201: {
                     headers: {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": {
-                            now: components["schemas"]["Instant"];
-                            added: number;
-                            changed: number;
-                        };
+                        "application/json": components["schemas"]["TakenTable"];
                     };
                 };
                 /** @description Refused: what is wrong, where, and what would be right. */
@@ -2928,6 +3609,32 @@ export interface components {
             words: string;
             closing: boolean;
         };
+        Copy: {
+            name: string;
+            at: components["schemas"]["Instant"];
+            why: string;
+            builds: {
+                id: components["schemas"]["Id"];
+                name: string;
+                events: number;
+            }[] | null;
+        };
+        TakenTable: {
+            now: components["schemas"]["Instant"];
+            added: number;
+            changed: number;
+            emptied: components["schemas"]["Emptied"][];
+            /** @description Columns that are kept out */
+            unknown: string[];
+        };
+        Emptied: {
+            name: string;
+            fields: string[];
+        };
+        ToldChange: {
+            id: components["schemas"]["Id"];
+            title: string;
+        } | null;
         BuildName: {
             id: components["schemas"]["Id"];
             name: string;
@@ -2962,6 +3669,15 @@ export interface components {
             room: components["schemas"]["Room"];
             builds: components["schemas"]["BuildTab"][];
             holds: components["schemas"]["Hold"][];
+            /** @description How many builds are put away */
+            away: number;
+            unreadable: {
+                id: components["schemas"]["Id"];
+                name: string;
+                wrong: string;
+            }[];
+            /** @description Minutes the clock jumped since it was last looked at, and nobody said that it is right */
+            clockJumpedMinutes: number | null;
         };
         StepLine: {
             key: string;
@@ -3481,6 +4197,13 @@ export interface components {
             change: components["schemas"]["Undoable"] | null;
             revision: number;
             left: string;
+            /** @description What a table would do */
+            looked?: {
+                edits: number;
+                emptied: components["schemas"]["Emptied"][];
+                /** @description Columns that are kept out */
+                unknown: string[];
+            };
         };
         ReadSpan: {
             start: number;
@@ -4392,6 +5115,8 @@ export interface components {
                 message: string;
                 problems: components["schemas"]["Problem"][];
                 there?: Record<string, never>;
+                /** @enum {string} */
+                kind?: "busy" | "read-only" | "full" | "damaged";
             };
         };
     };

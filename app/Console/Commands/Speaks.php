@@ -33,7 +33,7 @@ abstract class Speaks extends Command
         } catch (BadDocument $e) {
             return $this->refuse($this->hasArgument('file') ? 'The file cannot be taken as it is.' : 'That cannot be worked out as it is.', $e->problems);
         } catch (Conflict $e) {
-            return $this->refuse($e->getMessage(), [new Problem('', 'is here already', 'say --replace or --copy')]);
+            return $this->refuse($e->getMessage(), array_key_exists('digest', $e->there) ? [new Problem('digest', 'does not fit what is in the file', 'say --anyway where you know who changed it')] : [new Problem('', 'is here already', isset($e->there['builds']) ? 'say --replace' : 'say --replace or --copy')]);
         }
     }
 
@@ -56,14 +56,19 @@ abstract class Speaks extends Command
     /** @throws BadDocument */
     protected function file(): BuildFile
     {
-        $name = $this->argument('file');
-        $name = is_string($name) ? $name : '';
-        $json = is_file($name) && is_readable($name) ? file_get_contents($name) : false;
-        if ($json === false) {
-            throw BadDocument::at($name, 'cannot be read', 'give the name of a build file');
-        }
+        $json = $this->bytes();
 
         return BuildFile::parse(str_starts_with($json, 'PK') ? app(Parcel::class)->unpack($json) : $json);
+    }
+
+    /** @throws BadDocument */
+    protected function bytes(): string
+    {
+        $name = $this->argument('file');
+        $name = is_string($name) ? $name : '';
+        $bytes = is_file($name) && is_readable($name) ? file_get_contents($name) : false;
+
+        return $bytes === false ? throw BadDocument::at($name, 'cannot be read', 'give the name of a build file') : $bytes;
     }
 
     /** @throws BadDocument when --at is no instant */

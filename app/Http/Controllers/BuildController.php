@@ -73,7 +73,7 @@ final readonly class BuildController
         $mode = $request->query('mode');
         $body = (string) $request->getContent();
         $file = BuildFile::parse(str_starts_with($body, 'PK') ? $parcel->unpack($body) : $body);
-        $id = $porter->import($file, in_array($mode, [Porter::REPLACE, Porter::COPY], true) ? $mode : null);
+        $id = $porter->import($file, in_array($mode, [Porter::REPLACE, Porter::COPY], true) ? $mode : null, anyway: $request->query('changed') === Porter::ANYWAY);
 
         return $this->answer->json(['build' => KitPresenter::name($this->load($id))], 201);
     }

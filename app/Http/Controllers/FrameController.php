@@ -4,19 +4,22 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use AmberStep\Core\Document\BadDocument;
 use App\Answers\Packed;
 use App\Answers\Timetables;
+use App\Build\Row;
 use App\Clock\BenchClock;
 use App\Http\Answer;
 use App\Http\Presenters\Time;
 use App\Room\RoomSource;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 /** What stands on every screen: the builds in hand with their aspects, the holds that run, the room. */
 final readonly class FrameController
 {
-    public function __construct(private Timetables $timetables, private RoomSource $rooms, private BenchClock $clock, private Answer $answer)
+    public function __construct(private Timetables $timetables, private RoomSource $rooms, private BenchClock $clock, private Row $row, private Answer $answer)
     {
     }
 
@@ -32,11 +35,22 @@ final readonly class FrameController
         return $response;
     }
 
+    /** Somebody says that the clock is right as it is. */
+    public function clock(Request $request): JsonResponse
+    {
+        if (($request->json()->all()['right'] ?? null) !== true) {
+            throw BadDocument::at('right', 'is not true', 'say {"right": true} once the clock is set right');
+        }
+        $this->clock->accept();
+
+        return $this->answer->json(['right' => true]);
+    }
+
     /** @return array<string, mixed> */
     private function frame(): array
     {
-        $builds = $holds = [];
-        foreach ($this->timetables->all('frame') as $slice) {
+        $builds = $holds = $unreadable = [];
+        foreach ($this->timetables->all('frame', $unreadable) as $slice) {
             $data = $slice->data();
             $builds[] = $data['build'] ?? null;
             /** @var list<array{until: string, key: string}> $own */
@@ -45,7 +59,12 @@ final readonly class FrameController
         }
         usort($holds, static fn (array $a, array $b): int => [$a['until'], $a['key']] <=> [$b['until'], $b['key']]);
 
-        return ['builds' => $builds, 'holds' => $holds, 'room' => $this->room(), 'frozen' => $this->clock->isFrozen()];
+        $jumped = $this->clock->jumped();
+
+        return [
+            'builds' => $builds, 'holds' => $holds, 'room' => $this->room(), 'frozen' => $this->clock->isFrozen(), 'away' => $this->row->away(),
+            'unreadable' => $this->row->named($unreadable), 'clockJumpedMinutes' => $jumped === 0 ? null : intdiv($jumped, 60),
+        ];
     }
 
     /** @return array<string, mixed> */

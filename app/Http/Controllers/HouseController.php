@@ -11,6 +11,7 @@ use AmberStep\Core\Kit\HouseBook;
 use App\Answers\Timetables;
 use App\Http\Answer;
 use App\Http\Presenters\HousePresenter;
+use App\Repositories\House;
 use App\Repositories\LoadedBuild;
 use App\Repositories\Settings;
 use Illuminate\Http\JsonResponse;
@@ -29,7 +30,7 @@ final readonly class HouseController
         return $this->answer->kept($this->timetables->remember($build, 'house', fn (LoadedBuild $loaded): array => HousePresenter::of($loaded, $this->settings->house())), $request);
     }
 
-    public function store(Request $request): JsonResponse
+    public function store(Request $request, House $house): JsonResponse
     {
         $problems = new Problems;
         $in = Reader::of($request->json()->all(), '', $problems);
@@ -41,9 +42,7 @@ final readonly class HouseController
         if ($known === [] || ($position !== null && ! in_array($position, $known, true))) {
             throw BadDocument::at($known === [] ? 'question' : 'position', 'is not known', $known === [] ? 'use one of '.implode(', ', array_keys(HouseBook::questions())) : 'use one of '.implode(', ', $known));
         }
-        $positions = $this->settings->house()->positions;
-        unset($positions[$question]);
-        $this->settings->set('house', $position === null ? $positions : [...$positions, $question => $position]);
+        $house->say($question, $position);
 
         return $this->answer->json(['question' => $question, 'position' => $position]);
     }

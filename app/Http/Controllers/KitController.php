@@ -20,6 +20,7 @@ use App\Build\Applied;
 use App\Build\Changer;
 use App\Build\Planner;
 use App\Build\Porter;
+use App\Clock\BenchZone;
 use App\Http\Answer;
 use App\Http\LinesBody;
 use App\Http\Presenters\KitPresenter;
@@ -55,8 +56,7 @@ final readonly class KitController
         $scale = $in->number('scale', 1, 10000);
         $in->refuseTheRest();
         $problems->throwIfAny();
-        $zone = config('app.bench_zone');
-        $id = $porter->add(Kit::fromArray(['name' => $name, 'subject' => $subject, 'scale' => $scale, 'zone' => is_string($zone) ? $zone : 'UTC', 'parts' => []]));
+        $id = $porter->add(Kit::fromArray(['name' => $name, 'subject' => $subject, 'scale' => $scale, 'zone' => BenchZone::name(), 'parts' => []]));
 
         return $this->answer->json(['build' => KitPresenter::name($this->load($id))], 201);
     }

@@ -7,11 +7,13 @@ namespace App\Http\Controllers;
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Kit\KitDiff;
 use AmberStep\Core\Lines\AreaTable;
-use App\Build\Backup;
+use AmberStep\Core\Material\Shelf;
 use App\Build\Changer;
 use App\Csv\Csv;
 use App\Csv\ProductTable;
 use App\Http\Answer;
+use App\Keeping\Cause;
+use App\Keeping\Copies;
 use App\Repositories\BuildRepository;
 use App\Repositories\ShelfRepository;
 use Illuminate\Http\JsonResponse;
@@ -35,14 +37,16 @@ final readonly class TableController
     public function takeAreas(Request $request, string $build, Changer $changer): JsonResponse
     {
         $loaded = $this->load($build);
-        $kit = AreaTable::take($loaded->kit, $this->shelf->shelf(), self::rows($request), self::newId(...));
+        $rows = self::rows($request);
+        $kit = AreaTable::take($loaded->kit, $this->shelf->shelf(), $rows, self::newId(...));
         $edits = KitDiff::edits($loaded->kit, $kit);
-        if ($edits === []) {
-            return $this->answer->json(['change' => null, 'revision' => $loaded->revision, 'left' => '']);
+        $looked = ['edits' => count($edits), 'emptied' => AreaTable::emptied($loaded->kit, $kit, $this->shelf->shelf()), 'unknown' => AreaTable::unknown($rows[0] ?? [])];
+        if ($edits === [] || self::looks($request)) {
+            return $this->answer->json(['change' => null, 'revision' => $loaded->revision, 'left' => '', 'looked' => $looked]);
         }
         $change = $changer->apply($build, Answer::revision($request), 'Areas from a table', $edits);
 
-        return $this->answer->json(['change' => $change->toArray(), 'revision' => $change->revision, 'left' => ''], 201);
+        return $this->answer->json(['change' => $change->toArray(), 'revision' => $change->revision, 'left' => '', 'looked' => $looked], 201);
     }
 
     public function products(): Response
@@ -50,14 +54,31 @@ final readonly class TableController
         return self::csv(ProductTable::rows($this->shelf->shelf()), 'shelf.csv');
     }
 
-    /** A table may change the whole shelf at once: a copy of everything is kept first. */
-    public function takeProducts(Request $request, Backup $backup): JsonResponse
+    /** A table may change the whole shelf at once: what it would empty is said before, and a copy of everything is kept first. */
+    public function takeProducts(Request $request, Copies $copies): JsonResponse
     {
-        $products = ProductTable::read(self::rows($request), self::newId(...));
-        $backup->take();
-        [$added, $changed] = $this->shelf->put($products);
+        $rows = self::rows($request);
+        $taken = ProductTable::read($rows, $this->shelf->shelf(), self::newId(...));
+        $told = ['emptied' => $taken->emptied, 'unknown' => $taken->unknown];
+        if (self::looks($request)) {
+            [$added, $changed] = $this->shelf->wouldPut($taken->products);
 
-        return $this->answer->json(['added' => $added, 'changed' => $changed], 201);
+            return $this->answer->json(['added' => $added, 'changed' => $changed, ...$told]);
+        }
+        $copies->take(Cause::Shelf);
+        [$added, $changed] = $this->shelf->change(static function (Shelf $shelf) use ($rows, &$taken): array {
+            $taken = ProductTable::read($rows, $shelf, self::newId(...));
+
+            return $taken->products;
+        }, 'Paints from a table');
+
+        return $this->answer->json(['added' => $added, 'changed' => $changed, ...$told], 201);
+    }
+
+    /** What a table would do is said before it does it. */
+    private static function looks(Request $request): bool
+    {
+        return ($request->json()->all()['look'] ?? false) === true;
     }
 
     /** @return list<list<string>> */

@@ -17,7 +17,7 @@ final class JsonDoor
     private const DEPTH = 32;
 
     /** What comes as it is: pictures, and a build file with its pictures. */
-    private const RAW = ['api/photos' => ['image/jpeg', 'image/png', 'image/webp'], 'api/builds' => ['application/zip']];
+    private const RAW = ['api/photos' => ['image/jpeg', 'image/png', 'image/webp'], 'api/builds' => ['application/zip'], 'api/bench' => ['application/zip']];
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response

@@ -85,6 +85,39 @@ final class AreaTable
         return $draft->kit();
     }
 
+    /**
+     * What held something in one kit and holds nothing in the other.
+     *
+     * @return list<array{name: string, fields: list<string>}>
+     */
+    public static function emptied(Kit $was, Kit $is, Shelf $shelf): array
+    {
+        $now = array_column(array_slice(self::rows($is, $shelf), 1), null, 0);
+        $emptied = [];
+        foreach (array_slice(self::rows($was, $shelf), 1) as $row) {
+            $fields = [];
+            foreach (array_values(self::COLUMNS) as $i => $title) {
+                if ($row[$i] !== '' && ($now[$row[0]][$i] ?? '') === '') {
+                    $fields[] = $title;
+                }
+            }
+            if ($fields !== []) {
+                $emptied[] = ['name' => $row[2], 'fields' => $fields];
+            }
+        }
+
+        return $emptied;
+    }
+
+    /**
+     * @param  list<string>  $head
+     * @return list<string> columns that are none of ours: they are kept out
+     */
+    public static function unknown(array $head): array
+    {
+        return array_values(array_filter($head, static fn (string $title): bool => trim($title) !== '' && ! in_array(mb_strtolower(trim($title)), self::COLUMNS, true)));
+    }
+
     /** @param  array<string, string>  $cells */
     private static function cell(Draft $draft, Shelf $shelf, string $id, string $field, string $text, array $cells): void
     {
@@ -129,17 +162,23 @@ final class AreaTable
      * @param  list<string>  $head
      * @return array<int, string> field by place
      *
-     * @throws BadDocument where a column is not known
+     * @throws BadDocument where nothing says which area a row is about
      */
     private static function columns(array $head): array
     {
         $fields = array_flip(self::COLUMNS);
         $columns = [];
         foreach ($head as $i => $title) {
-            $columns[$i] = $fields[mb_strtolower(trim($title))] ?? throw BadDocument::at("column \"{$title}\"", 'is not known', 'use '.implode(', ', self::COLUMNS));
+            $field = $fields[mb_strtolower(trim($title))] ?? null;
+            if ($field !== null && in_array($field, $columns, true)) {
+                throw BadDocument::at("column \"{$title}\"", 'stands there twice', 'leave one of them');
+            }
+            if ($field !== null) {
+                $columns[$i] = $field;
+            }
         }
-        if (! in_array('name', $columns, true)) {
-            throw BadDocument::at('head', 'names no column "area"', 'begin with a row of column names: '.implode(', ', self::COLUMNS));
+        if (! in_array('name', $columns, true) && ! in_array('id', $columns, true)) {
+            throw BadDocument::at('head', 'names neither a column "id" nor a column "area"', 'begin with a row of column names: '.implode(', ', self::COLUMNS));
         }
 
         return $columns;

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Build\Row;
+use App\Keeping\Cause;
+use App\Keeping\Copies;
+use Illuminate\Console\Command;
+
+/** Copies the whole bench. */
+final class CopyCommand extends Command
+{
+    protected $signature = 'amber:copy {--day : the copy of the day, where there is none yet, and what has lain in the bin for thirty days goes}';
+
+    protected $description = 'Copy the whole bench; amber:restore lists the copies';
+
+    public function handle(Copies $copies, Row $row): int
+    {
+        if ($this->option('day') !== true) {
+            $copy = $copies->take(Cause::Asked);
+            $this->line($copy === null ? 'There is nothing to copy yet.' : "Copied: {$copy->name()}");
+
+            return self::SUCCESS;
+        }
+        $copy = $copies->ofToday();
+        $gone = $row->emptyBin();
+        $this->line(($copy === null ? 'The copy of today is there.' : "Copied: {$copy->name()}").($gone === 0 ? '' : " {$gone} gone out of the bin."));
+
+        return self::SUCCESS;
+    }
+}
