@@ -38,6 +38,9 @@ function do_first(Browser $browser, string $first): void
     } elseif ($first === 'recipes') {
         $browser->press('Recipes');
         $browser->see('.recipe-list li');
+    } elseif ($first === 'back') {
+        $browser->click('[data-testid="copies"] button');
+        $browser->see('.keep-table tbody tr');
     } elseif ($first === 'round') {
         $browser->click('[data-testid="go-round"]');
         $browser->click('[data-testid="round-skip"]');
@@ -61,9 +64,9 @@ $views = [
     ['booklet-day', 'booklet', 2, 1280, 800, 'day', 'call'], ['breakdown-day', 'breakdown', 2, 1280, 800, 'day', 'deck'], ['lists-tablet', 'lists', 2, 820, 1180, 'day', ''],
     ['surface-day', 'surface', 2, 1280, 800, 'day', ''], ['round-tablet', 'surface', 2, 820, 1180, 'booth', 'round'],
     ['mix-day', 'mix', 0, 1280, 800, 'day', 'two'], ['mix-colour-booth', 'mix', 0, 1280, 800, 'booth', 'colour'], ['recipes-tablet', 'mix', 4, 820, 1180, 'day', 'recipes'],
-    ['bench-day', 'bench', 0, 1280, 800, 'day', ''], ['bench-booth', 'bench', 0, 1280, 800, 'booth', ''], ['bench-tablet', 'bench', 0, 820, 1180, 'day', ''],
+    ['bench-day', 'bench', 0, 1280, 800, 'day', ''], ['bench-tablet', 'bench', 0, 820, 1180, 'day', ''],
     ['layers-day', 'layers', 1, 1280, 800, 'day', 'choose'], ['layers-booth', 'layers', 0, 1280, 800, 'booth', ''], ['film-day', 'layers', 1, 1280, 800, 'day', 'film'],
-    ['log-day', 'log', 0, 1280, 800, 'day', ''], ['finish-day', 'finish', 4, 1280, 800, 'day', ''],
+    ['log-day', 'log', 0, 1280, 800, 'day', ''], ['finish-day', 'finish', 4, 1280, 800, 'day', ''], ['keep-booth', 'keep', 0, 1280, 800, 'booth', 'back'],
 ];
 $browser = Browser::open();
 try {
@@ -72,7 +75,12 @@ try {
         $browser->size($width, $height);
         $browser->driver->get($server->address().'/mark.svg');
         $browser->script('localStorage.setItem("amber.surround", arguments[0])', [$surround]);
-        $browser->driver->get($server->address()."/b/{$builds[$build]}/{$station}");
+        if ($station === 'keep') {
+            $server->request('POST', '/api/copies', []);
+            $server->request('PUT', "/api/builds/{$builds[3]}/away", ['away' => true]);
+            $server->request('PUT', "/api/builds/{$builds[4]}/bin", ['binned' => true]);
+        }
+        $browser->driver->get($server->address().($station === 'keep' ? '/keep' : "/b/{$builds[$build]}/{$station}"));
         $browser->see('.card');
         $browser->until(fn (): bool => $browser->script('return document.fonts.status') === 'loaded' && $browser->count('.line rect') > 0, 'the page is not drawn');
         do_first($browser, $first);

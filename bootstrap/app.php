@@ -6,6 +6,7 @@ use App\Http\Middleware\Compressed;
 use App\Http\Middleware\HostDoor;
 use App\Http\Middleware\JsonDoor;
 use App\Http\Middleware\OriginDoor;
+use App\Http\Middleware\ReadOnDoor;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\SoundDoor;
 use App\Http\Refusals;
@@ -30,7 +31,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // One origin serves page and API; what is typed is stored as it was typed; our own door says what is too large.
         $middleware->remove([HandleCors::class, ValidatePostSize::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
         $middleware->prepend([HostDoor::class, OriginDoor::class, SecurityHeaders::class, Compressed::class]);
-        $middleware->group('api', [JsonDoor::class, SoundDoor::class]);
+        $middleware->group('api', [JsonDoor::class, SoundDoor::class, ReadOnDoor::class]);
     })
     ->withExceptions(static function (Exceptions $exceptions): void {
         Refusals::register($exceptions);

@@ -7,7 +7,9 @@ import { HoldLine } from './frame/HoldLine';
 import { ImportSheet } from './frame/ImportSheet';
 import { useKeys } from './frame/keys';
 import { Notices } from './frame/Notices';
-import { useFrame } from './frame/queries';
+import { Jumped } from './frame/Jumped';
+import { useDamaged, useFrame } from './frame/queries';
+import { Refused } from './api/client';
 import { Button } from '@mantine/core';
 
 const KitPage = lazy(() => import('./kit/KitPage'));
@@ -22,6 +24,7 @@ const MixPage = lazy(() => import('./mix/MixPage'));
 const SurfacePage = lazy(() => import('./surface/SurfacePage'));
 const ListsPage = lazy(() => import('./lists/ListsPage'));
 const LogPage = lazy(() => import('./log/LogPage'));
+const KeepPage = lazy(() => import('./keep/KeepPage'));
 
 /** Each station keeps its own number, even while some are not built. */
 const STATIONS = [
@@ -54,6 +57,11 @@ function Screen(): ReactElement {
     const [importing, bringIn] = useState(false);
     const { pathname } = useLocation();
     const first = frame.data?.builds[0]?.id;
+    const keeping = pathname === '/keep';
+    const trouble = frame.error instanceof Refused ? frame.error : null;
+    const damaged = useDamaged();
+    // The stations of the first build, where none is open.
+    const at = build ?? (keeping ? first : undefined);
     const here = frame.data?.builds.find((b) => b.id === build);
     const keys = useMemo(
         () => ({
@@ -62,6 +70,7 @@ function Screen(): ReactElement {
             d: () => build !== undefined && void go(`/b/${build}/breakdown`),
             l: () => build !== undefined && void go(`/b/${build}/lists`),
             h: () => build !== undefined && void go(`/b/${build}/house`),
+            k: () => void go('/keep'),
             n: () => bringIn(true),
             '/': () => build !== undefined && find(true),
             '?': () => showHelp(true),
@@ -70,7 +79,7 @@ function Screen(): ReactElement {
     );
     useKeys(keys);
 
-    if (build === undefined && first !== undefined) {
+    if (build === undefined && first !== undefined && !keeping) {
         return <Navigate to={`/b/${first}/bench`} replace />;
     }
 
@@ -79,58 +88,76 @@ function Screen(): ReactElement {
             <Edge frame={frame.data} buildId={build} station={station} />
             <HoldLine frame={frame.data} />
             <nav className="stations" aria-label="Stations">
-                {build !== undefined &&
+                {at !== undefined && !damaged &&
                     STATIONS.map((s) => (
-                        <Link key={s.path} className="station" to={`/b/${build}/${s.path}`} aria-current={(UNDER[station] ?? station) === s.path ? 'page' : undefined}>
+                        <Link key={s.path} className="station" to={`/b/${at}/${s.path}`} aria-current={!keeping && (UNDER[station] ?? station) === s.path ? 'page' : undefined}>
                             {s.name}
                             {s.path === 'layers' && here !== undefined && here.stops > 0 && <span className="station-count" aria-label={`${here.stops} open stops`}>{here.stops}</span>}
                         </Link>
                     ))}
-                {build !== undefined && (
-                    <Link className="station stations-foot" to={`/b/${build}/house`} aria-current={pathname.endsWith('/house') ? 'page' : undefined}>
+                {at !== undefined && !damaged && (
+                    <Link className="station stations-foot" to={`/b/${at}/house`} aria-current={pathname.endsWith('/house') ? 'page' : undefined}>
                         House rules
                     </Link>
                 )}
-                {build !== undefined && (
+                {build !== undefined && !damaged && (
                     <button type="button" className="station" onClick={() => find(true)}>
                         Find
                     </button>
                 )}
-                <button type="button" className={build === undefined ? 'station stations-foot' : 'station'} onClick={() => showHelp(true)}>
+                <Link className={at === undefined || damaged ? 'station stations-foot' : 'station'} to="/keep" aria-current={keeping ? 'page' : undefined}>
+                    Builds, copies
+                </Link>
+                <button type="button" className="station" onClick={() => showHelp(true)}>
                     Help
                 </button>
             </nav>
             <main className="page">
                 <Notices />
-                {frame.isError && (
+                {frame.isError && !damaged && (
                     <div className="notice" data-bad role="status">
-                        <strong>The bench does not answer.</strong>
+                        <strong>{trouble === null ? 'The bench does not answer.' : trouble.sentence()}</strong>
                         <span>Clocks go on by what was last known. What you press is kept and sent later.</span>
                     </div>
                 )}
+                <Jumped frame={frame.data} />
+                {frame.data?.unreadable.map((one) => (
+                    <div key={one.id} className="notice" data-bad role="status">
+                        <span>
+                            <strong>{one.name} cannot be read.</strong> {one.wrong}. The others go on; a copy of the bench may hold it whole.
+                        </span>
+                        <Link className="plain-press" to="/keep">
+                            Copies
+                        </Link>
+                    </div>
+                ))}
                 <Suspense fallback={<p>Loading the station.</p>}>
-                    {here !== undefined && station === 'bench' && <BenchPage key={here.id} buildId={here.id} />}
-                    {here !== undefined && station === 'kit' && <KitPage key={here.id} buildId={here.id} />}
-                    {here !== undefined && station === 'house' && <HousePage key={here.id} buildId={here.id} />}
-                    {here !== undefined && station === 'layers' && <LayersPage key={here.id} buildId={here.id} />}
-                    {here !== undefined && station === 'sheet' && <SheetPage key={here.id} buildId={here.id} />}
-                    {here !== undefined && station === 'finish' && <FinishPage key={here.id} buildId={here.id} />}
-                    {here !== undefined && station === 'booklet' && <BookletPage key={here.id} buildId={here.id} />}
-                    {here !== undefined && station === 'breakdown' && <BreakdownPage key={here.id} buildId={here.id} />}
-                    {here !== undefined && station === 'mix' && <MixPage key={here.id} buildId={here.id} />}
-                    {here !== undefined && station === 'surface' && <SurfacePage key={here.id} buildId={here.id} />}
-                    {here !== undefined && station === 'lists' && <ListsPage key={here.id} buildId={here.id} />}
-                    {here !== undefined && station === 'log' && <LogPage key={here.id} buildId={here.id} />}
+                    {(keeping || damaged) && <KeepPage damaged={damaged} />}
+                    {here !== undefined && !damaged && station === 'bench' && <BenchPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && !damaged && station === 'kit' && <KitPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && !damaged && station === 'house' && <HousePage key={here.id} buildId={here.id} />}
+                    {here !== undefined && !damaged && station === 'layers' && <LayersPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && !damaged && station === 'sheet' && <SheetPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && !damaged && station === 'finish' && <FinishPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && !damaged && station === 'booklet' && <BookletPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && !damaged && station === 'breakdown' && <BreakdownPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && !damaged && station === 'mix' && <MixPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && !damaged && station === 'surface' && <SurfacePage key={here.id} buildId={here.id} />}
+                    {here !== undefined && !damaged && station === 'lists' && <ListsPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && !damaged && station === 'log' && <LogPage key={here.id} buildId={here.id} />}
                 </Suspense>
-                {frame.data !== undefined && here === undefined && (
+                {frame.data !== undefined && here === undefined && !keeping && !damaged && (
                     <div className="card empty">
                         <h2>{frame.data.builds.length === 0 ? 'No build in hand' : 'This build is not here'}</h2>
-                        <p>{frame.data.builds.length === 0 ? 'Type a kit in or bring a build file in, and the bench says what to do first.' : 'It may have been replaced. Choose one from the tabs above.'}</p>
+                        <p>{frame.data.builds.length === 0 ? 'Type a kit in or bring a build file in, and the bench says what to do first.' : 'It may be in the bin. Choose one from the tabs above, or look among all builds.'}</p>
                         {frame.data.builds.length === 0 && (
                             <Button data-main onClick={() => bringIn(true)}>
                                 Begin a build
                             </Button>
                         )}
+                        <Link className="plain-press" to="/keep">
+                            {frame.data.away > 0 ? `All builds: ${frame.data.away} put away` : 'All builds, and copies'}
+                        </Link>
                     </div>
                 )}
             </main>

@@ -6,7 +6,6 @@ namespace App\Answers;
 
 use App\Models\Build;
 use Illuminate\Filesystem\Filesystem;
-use RuntimeException;
 
 /**
  * The folder of kept answers, beside no database and in no copy: what lies there can be worked out again. Each file is
@@ -87,10 +86,20 @@ final class Store
 
     public function write(string $path, string $bytes): void
     {
-        (new Filesystem)->ensureDirectoryExists(dirname($path));
+        self::folder(dirname($path));
         $fresh = $path.'.'.bin2hex(random_bytes(4));
-        if (@file_put_contents($fresh, $bytes) !== false) {
-            rename($fresh, $path);
+        // On a full disk nothing is kept, and nothing half.
+        if (@file_put_contents($fresh, $bytes) === strlen($bytes)) {
+            @rename($fresh, $path);
+        } else {
+            @unlink($fresh);
+        }
+    }
+
+    private static function folder(string $path): void
+    {
+        if (! is_dir($path)) {
+            @mkdir($path, 0o755, true);
         }
     }
 
@@ -111,26 +120,27 @@ final class Store
     {
         $this->finish($build);
         $path = $this->path($build, 'lock');
-        (new Filesystem)->ensureDirectoryExists(dirname($path));
-        $lock = fopen($path, 'c');
-        if ($lock === false) {
-            throw new RuntimeException("{$path} cannot be opened.");
-        }
+        self::folder(dirname($path));
+        $lock = @fopen($path, 'c');
         $later = null;
-        flock($lock, LOCK_EX);
+        // Where nothing can be written, not even a lock, each reader works for itself.
+        if ($lock !== false) {
+            flock($lock, LOCK_EX);
+        }
         try {
             return $work(static function (callable $rest) use (&$later): void {
                 $later = $rest;
             });
         } finally {
+            $open = static fn (): bool => $lock === false || fclose($lock);
             if ($later === null) {
-                fclose($lock);
+                $open();
             } else {
-                $this->later[$build] = static function () use ($later, $lock): void {
+                $this->later[$build] = static function () use ($later, $open): void {
                     try {
                         $later();
                     } finally {
-                        fclose($lock);
+                        $open();
                     }
                 };
             }

@@ -6,9 +6,9 @@ namespace App\Http;
 
 use AmberStep\Core\Document\BadDocument;
 use App\Build\Conflict;
-use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Request;
+use PDOException;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
@@ -25,7 +25,7 @@ final class Refusals
             if (! $request->is('api/*')) {
                 return null;
             }
-            $trouble = $e instanceof QueryException ? Trouble::answer($e) : null;
+            $trouble = $e instanceof PDOException ? Trouble::answer($e) : null;
             if ($trouble !== null) {
                 return $trouble;
             }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Keeping\Soundness;
-use Illuminate\Database\QueryException;
 use PDOException;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -20,18 +19,25 @@ final class Trouble
 
     private const CANNOT_OPEN = [14];
 
-    public static function answer(QueryException $e): ?Response
+    public static function answer(PDOException $e): ?Response
     {
-        $cause = $e->getPrevious();
-        $code = $cause instanceof PDOException ? $cause->errorInfo[1] ?? null : null;
+        $code = Soundness::codeOf($e);
 
         return match (true) {
-            $cause instanceof PDOException && Soundness::isOf($cause) => self::damaged(),
+            Soundness::isOf($e) => self::found(),
             in_array($code, self::BUSY, true) => self::told(503, 'busy', 'Something else writes just now. Nothing was changed: try again.', true),
             in_array($code, self::READ_ONLY, true), in_array($code, self::CANNOT_OPEN, true) => self::told(507, 'read-only', 'The file of the bench cannot be written: it, its folder or its disk is read-only. Nothing was changed; what is there can still be read.'),
             in_array($code, self::FULL, true) => self::told(507, 'full', 'The disk is full. Nothing was changed; what is there can still be read. Make room, then try again.'),
             default => null,
         };
+    }
+
+    /** Met while it was read: looked over, so that nothing more is written until a copy is back. */
+    private static function found(): Response
+    {
+        app(Soundness::class)->check();
+
+        return self::damaged();
     }
 
     public static function damaged(): Response

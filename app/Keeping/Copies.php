@@ -44,17 +44,17 @@ final readonly class Copies
         return $copy;
     }
 
-    /** On the first start of a day. */
+    /** The copy of the first start of today. */
     public function ofToday(): ?Copy
     {
         $today = gmdate('Ymd');
         foreach ($this->all() as $copy) {
             if ($copy->cause === Cause::Day && gmdate('Ymd', $copy->atEpoch) === $today) {
-                return null;
+                return $copy;
             }
         }
 
-        return $this->take(Cause::Day);
+        return null;
     }
 
     /** @return list<Copy> the newest first */

@@ -38,10 +38,21 @@ final readonly class Soundness
         return $this->place->isFile() && is_file($this->place->beside(self::MARK));
     }
 
-    /** A reader met what makes no sense: it is looked at before the next one does. */
+    /** Whether a reader met what makes no sense. */
     public static function isOf(PDOException $e): bool
     {
-        return in_array($e->errorInfo[1] ?? null, self::CORRUPT, true);
+        return in_array(self::codeOf($e), self::CORRUPT, true);
+    }
+
+    /** SQLite's own number of what went wrong; of a connection that was never made it stands in the words alone. */
+    public static function codeOf(PDOException $e): ?int
+    {
+        $code = $e->errorInfo[1] ?? null;
+        if (is_int($code)) {
+            return $code;
+        }
+
+        return preg_match('/SQLSTATE\[HY000\](?: \[(\d+)\]|: General error: (\d+))/', $e->getMessage(), $m) === 1 ? (int) ($m[2] ?? $m[1]) : null;
     }
 
     private function trouble(): ?string

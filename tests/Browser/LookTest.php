@@ -9,7 +9,7 @@ use Tests\Support\BrowserTestCase;
 /** Every view in both surrounds: accessible, and nothing wider than the window. */
 final class LookTest extends BrowserTestCase
 {
-    private const VIEWS = ['kit', 'layers', 'bench', 'log', 'house', 'sheet', 'finish', 'booklet', 'breakdown', 'lists', 'surface', 'mix'];
+    private const VIEWS = ['kit', 'layers', 'bench', 'log', 'house', 'sheet', 'finish', 'booklet', 'breakdown', 'lists', 'surface', 'mix', 'keep'];
 
     /** Views that tell most on the build with a booklet. */
     private const OF_THE_TRACTOR = ['booklet', 'breakdown', 'lists', 'surface', 'finish'];
@@ -60,6 +60,12 @@ final class LookTest extends BrowserTestCase
     private function view(string $station): void
     {
         $builds = array_column($this->server->request('GET', '/api/frame')[1]['builds'], 'id', 'name');
+        if ($station === 'keep') {
+            $this->browser->driver->get($this->server->address().'/keep');
+            $this->browser->see('[data-testid="in-hand"] li');
+
+            return;
+        }
         $this->build = $builds[in_array($station, self::OF_THE_TRACTOR, true) ? 'Dunmore Type 6' : 'Corvane S.4 Shearwater'];
         $this->go($station);
     }

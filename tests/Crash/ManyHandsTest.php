@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Crash;
 
+use PDO;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Server;
 
@@ -59,6 +60,56 @@ final class ManyHandsTest extends TestCase
         }
     }
 
+    public function test_two_hundred_writes_of_settings_at_one_moment_lose_none(): void
+    {
+        $build = $this->server->request('GET', '/api/frame')[1]['builds'][0]['id'];
+        $questions = $this->server->request('GET', "/api/builds/{$build}/house")[1]['questions'];
+        $wanted = $writes = [];
+        foreach ($questions as $question) {
+            $wanted[$question['id']] = array_values(array_filter($question['positions'], static fn (array $p): bool => $p['id'] !== $question['yours']))[0]['id'];
+        }
+        for ($n = 0; $n < 180; $n++) {
+            $question = $questions[$n % count($questions)]['id'];
+            $writes[] = ['/api/house', ['question' => $question, 'position' => $wanted[$question]], 'PUT'];
+        }
+        for ($n = 0; $n < 20; $n++) {
+            $writes[] = ['/api/readings', ['temperatureC' => 18 + $n / 10, 'humidity' => 0.5]];
+        }
+        shuffle($writes);
+        $codes = array_merge(...array_map($this->atOnce(...), array_chunk($writes, 50)));
+        $pdo = new PDO('sqlite:'.$this->server->database);
+
+        self::assertSame([], array_diff($codes, [200, 201]));
+        self::assertEquals($wanted, array_column($this->server->request('GET', "/api/builds/{$build}/house")[1]['questions'], 'yours', 'id'));
+        self::assertSame(20, (int) $pdo->query('select count(*) from readings')->fetchColumn());
+        self::assertSame('typed', $this->server->request('GET', '/api/frame')[1]['room']['source']);
+        self::assertSame(count($questions), (int) $pdo->query("select count(*) from changes where scope = 'house'")->fetchColumn(), 'one change for each that was another');
+    }
+
+    public function test_who_finds_the_file_written_by_another_is_told_to_try_again_and_may_read_meanwhile(): void
+    {
+        $other = new PDO('sqlite:'.$this->server->database);
+        $other->exec('begin immediate');
+        [$status, $answer] = $this->server->request('PUT', '/api/house', ['question' => 'panes', 'position' => null]);
+
+        self::assertSame([503, 'busy'], [$status, $answer['error']['kind']]);
+        self::assertSame(200, $this->server->request('GET', '/api/frame')[0]);
+        $other->exec('rollback');
+        self::assertSame(200, $this->server->request('PUT', '/api/house', ['question' => 'panes', 'position' => null])[0]);
+    }
+
+    public function test_one_file_brought_in_twice_at_one_moment_is_there_once(): void
+    {
+        $build = $this->server->request('GET', '/api/frame')[1]['builds'][0]['id'];
+        $file = $this->server->request('GET', "/api/builds/{$build}/export")[1];
+        (new PDO('sqlite:'.$this->server->database))->exec("pragma foreign_keys = on; delete from builds where id = '{$build}'");
+        $codes = $this->atOnce([['/api/builds', $file], ['/api/builds', $file]]);
+        sort($codes);
+
+        self::assertSame([201, 409], $codes);
+        self::assertSame(count($file['events']), $this->server->request('GET', "/api/builds/{$build}/log")[1]['total']);
+    }
+
     /**
      * @param  list<string>  $paths  asked at one moment
      * @return list<int> how often the build was compiled, by each answer
@@ -88,7 +139,7 @@ final class ManyHandsTest extends TestCase
     }
 
     /**
-     * @param  list<array{string, array<string, mixed>}>  $posts
+     * @param  list<array{0: string, 1: array<string, mixed>, 2?: string}>  $posts  path, body, method
      * @return list<int> the status of each
      */
     private function atOnce(array $posts): array
@@ -97,7 +148,7 @@ final class ManyHandsTest extends TestCase
         $handles = [];
         foreach ($posts as [$path, $body]) {
             $handle = curl_init($this->server->address().$path);
-            curl_setopt_array($handle, [CURLOPT_POSTFIELDS => json_encode($body), CURLOPT_RETURNTRANSFER => true, CURLOPT_HTTPHEADER => ['Content-Type: application/json']]);
+            curl_setopt_array($handle, [CURLOPT_CUSTOMREQUEST => $posts[count($handles)][2] ?? 'POST', CURLOPT_POSTFIELDS => json_encode($body), CURLOPT_RETURNTRANSFER => true, CURLOPT_HTTPHEADER => ['Content-Type: application/json']]);
             curl_multi_add_handle($all, $handle);
             $handles[] = $handle;
         }

@@ -4,12 +4,19 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Clock\BenchClock;
+use App\Clock\Drift;
+use App\Clock\Uptime;
+use App\Http\Trouble;
 use App\Models\Build;
 use App\Models\Change;
 use App\Models\Event;
 use App\Models\Product;
+use App\Models\Setting;
 use App\Repositories\Settings;
+use Illuminate\Database\QueryException;
 use Illuminate\Testing\TestResponse;
+use PDOException;
 use Tests\Support\AppTestCase;
 
 /** Nothing is lost: what is replaced, changed, put away or thrown away can be had back. */
@@ -176,6 +183,38 @@ final class KeepingTest extends AppTestCase
         $this->send('GET', "/api/builds/{$frame['builds'][0]['id']}/mix")->assertOk();
         $this->get('/api/holds.ics')->assertOk();
         $this->send('GET', '/api/builds')->assertOk();
+    }
+
+    public function test_what_the_machine_refuses_is_said_for_what_it_is(): void
+    {
+        $told = static function (int $code, string $words = ''): ?array {
+            $e = new PDOException($words);
+            $e->errorInfo = $words === '' ? ['HY000', $code, 'as SQLite has it'] : null;
+            $response = Trouble::answer(new QueryException('sqlite', 'select 1', [], $e));
+
+            return $response === null ? null : [$response->getStatusCode(), json_decode((string) $response->getContent(), true)['error']['kind'], $response->headers->get('Retry-After')];
+        };
+
+        self::assertSame([503, 'busy', '2'], $told(5));
+        self::assertSame([507, 'read-only', null], $told(8));
+        self::assertSame([507, 'read-only', null], $told(0, 'SQLSTATE[HY000] [14] unable to open database file'));
+        self::assertSame([507, 'full', null], $told(13));
+        self::assertSame([503, 'damaged', null], $told(11));
+        self::assertNull($told(1), 'what nobody foresaw is no trouble of the machine');
+    }
+
+    public function test_a_clock_that_jumped_is_said_until_somebody_says_that_it_is_right(): void
+    {
+        Setting::query()->whereKey(BenchClock::TESTING)->delete();
+        $seen = tempnam(sys_get_temp_dir(), 'amber');
+        file_put_contents((string) $seen, json_encode(['epoch' => time() + 3600, 'up' => (new Uptime)->seconds(), 'start' => (new Uptime)->start()]));
+        $this->app->instance(BenchClock::class, new BenchClock(null, true, new Drift((string) $seen, new Uptime)));
+
+        self::assertSame(-60, $this->send('GET', '/api/frame')->json('clockJumpedMinutes'));
+        $this->send('PUT', '/api/clock', ['right' => false])->assertUnprocessable();
+        $this->send('PUT', '/api/clock', ['right' => true])->assertOk();
+        self::assertNull($this->send('GET', '/api/frame')->json('clockJumpedMinutes'));
+        unlink((string) $seen);
     }
 
     public function test_an_unknown_zone_of_the_bench_is_one_sentence(): void

@@ -8,6 +8,8 @@ export class Refused extends Error {
         message: string,
         readonly problems: Problem[],
         readonly there: Record<string, unknown>,
+        /** What of the machine under it refused: full, read-only, busy, damaged. */
+        readonly kind: string | null = null,
     ) {
         super(message);
     }
@@ -24,7 +26,7 @@ export class Refused extends Error {
 export class Away extends Error {}
 
 interface ErrorBody {
-    error?: { message?: string; problems?: Problem[]; there?: Record<string, unknown> };
+    error?: { message?: string; problems?: Problem[]; there?: Record<string, unknown>; kind?: string };
 }
 
 async function reach(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Response> {
@@ -42,7 +44,7 @@ async function reach(method: string, path: string, body?: unknown, headers: Reco
 async function read<T>(response: Response): Promise<T> {
     const data = (await response.json().catch(() => ({}))) as T & ErrorBody & { now?: string };
     if (!response.ok) {
-        throw new Refused(response.status, data.error?.message ?? 'Something went wrong.', data.error?.problems ?? [], data.error?.there ?? {});
+        throw new Refused(response.status, data.error?.message ?? 'Something went wrong.', data.error?.problems ?? [], data.error?.there ?? {}, data.error?.kind ?? null);
     }
     if (data.now !== undefined) {
         noteServerNow(data.now);

@@ -180,13 +180,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": {
-                            now: components["schemas"]["Instant"];
-                            damaged: boolean;
-                            folder: string;
-                            chosen: string | null;
-                            copies: components["schemas"]["Copy"][];
-                        };
+                        "application/json": components["schemas"]["CopyList"];
                     };
                 };
                 /** @description Refused: what is wrong, where, and what would be right. */
@@ -274,13 +268,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": {
-                            now: components["schemas"]["Instant"];
-                            damaged: boolean;
-                            folder: string;
-                            chosen: string | null;
-                            copies: components["schemas"]["Copy"][];
-                        };
+                        "application/json": components["schemas"]["CopyList"];
                     };
                 };
                 /** @description Refused: what is wrong, where, and what would be right. */
@@ -750,26 +738,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": {
-                            now: components["schemas"]["Instant"];
-                            builds: {
-                                id: components["schemas"]["Id"];
-                                name: string;
-                                revision: number;
-                                away: boolean;
-                                events: number;
-                                /** @description When it will be gone from the bin */
-                                goneAt: components["schemas"]["Instant"] | null;
-                            }[];
-                            changes: {
-                                id: components["schemas"]["Id"];
-                                /** @enum {string} */
-                                scope: "shelf" | "house" | "builds";
-                                title: string;
-                                at: components["schemas"]["Instant"];
-                                undone: boolean;
-                            }[];
-                        };
+                        "application/json": components["schemas"]["BuildRow"];
                     };
                 };
                 /** @description Refused: what is wrong, where, and what would be right. */
@@ -3630,6 +3599,33 @@ export interface components {
         Emptied: {
             name: string;
             fields: string[];
+        };
+        BuildRow: {
+            now: components["schemas"]["Instant"];
+            builds: {
+                id: components["schemas"]["Id"];
+                name: string;
+                revision: number;
+                away: boolean;
+                events: number;
+                /** @description When it will be gone from the bin */
+                goneAt: components["schemas"]["Instant"] | null;
+            }[];
+            changes: {
+                id: components["schemas"]["Id"];
+                /** @enum {string} */
+                scope: "shelf" | "house" | "builds";
+                title: string;
+                at: components["schemas"]["Instant"];
+                undone: boolean;
+            }[];
+        };
+        CopyList: {
+            now: components["schemas"]["Instant"];
+            damaged: boolean;
+            folder: string;
+            chosen: string | null;
+            copies: components["schemas"]["Copy"][];
         };
         ToldChange: {
             id: components["schemas"]["Id"];

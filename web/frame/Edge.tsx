@@ -8,6 +8,9 @@ import { RoomSheet } from './RoomSheet';
 import { useSurround } from './surround';
 import { clock, weekday } from './words';
 
+/** Builds that have a tab; the others are in the list of all builds. */
+const TABS = 20;
+
 /** The top edge: name, builds in hand, the room, the clock, the surround. */
 export function Edge({ frame, buildId, station }: { frame: Frame | undefined; buildId: string | undefined; station: string }): ReactElement {
     const at = useNow();
@@ -16,6 +19,8 @@ export function Edge({ frame, buildId, station }: { frame: Frame | undefined; bu
     const zone = frame?.builds[0]?.zone ?? 'UTC';
     const room = frame?.room;
     const builds = frame?.builds.length;
+    const shown = inTabs(frame?.builds ?? [], buildId);
+    const others = (builds ?? 0) - shown.length;
     // With more builds than fit, the one in hand is the one to see.
     useEffect(() => {
         document.querySelector('.edge-tab[aria-current]')?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
@@ -28,13 +33,13 @@ export function Edge({ frame, buildId, station }: { frame: Frame | undefined; bu
                 <span>amber step</span>
             </Link>
             <nav className="edge-tabs" aria-label="Builds in hand">
-                {frame?.builds.map((build) => (
+                {shown.map((build) => (
                     <Link key={build.id} className="edge-tab" title={build.name} to={`/b/${build.id}/${station}`} aria-current={build.id === buildId ? 'page' : undefined}>
                         <Mark kind={build.aspect.kind} left={leftOf(build.aspect.from, build.aspect.until, at)} onEdge={build.id !== buildId} />
                         <span>
                             {shortName(build.name)}
                             {/* With many builds in hand only the one that is open has room for its scale. */}
-                            <span className={frame.builds.length > 4 && build.id !== buildId ? 'unseen' : undefined}> 1/{build.scale}</span>
+                            <span className={shown.length > 4 && build.id !== buildId ? 'unseen' : undefined}> 1/{build.scale}</span>
                             {build.aspect.kind === 'done' && ', done'}
                         </span>
                     </Link>
@@ -43,6 +48,11 @@ export function Edge({ frame, buildId, station }: { frame: Frame | undefined; bu
                     + build
                 </button>
             </nav>
+            {(others > 0 || (frame?.away ?? 0) > 0) && (
+                <Link className="edge-tool" to="/keep" title="All builds">
+                    {[...(others > 0 ? [`${others} more`] : []), ...((frame?.away ?? 0) > 0 ? [`${frame?.away} away`] : [])].join(', ')}
+                </Link>
+            )}
             {room !== undefined && (
                 <button className="edge-tool edge-room" type="button" onClick={() => ask('room')}>
                     <span className="quiet">The room:</span>
@@ -61,6 +71,14 @@ export function Edge({ frame, buildId, station }: { frame: Frame | undefined; bu
             {room !== undefined && <RoomSheet room={room} zone={zone} opened={asking === 'room'} close={() => ask(null)} />}
         </header>
     );
+}
+
+/** As many tabs as one can look over; the build that is open is always among them. */
+function inTabs(builds: Frame['builds'], open: string | undefined): Frame['builds'] {
+    const first = builds.slice(0, TABS);
+    const here = builds.find((b) => b.id === open);
+
+    return here === undefined || first.includes(here) ? first : [...first.slice(0, TABS - 1), here];
 }
 
 /** The word of a name one calls the model by: its longest, the later of two. */

@@ -8,6 +8,9 @@ import { queries, useFrame } from './queries';
 interface Asked {
     file: string | Blob;
     name: string;
+    /** It was changed since it was written. */
+    changed?: boolean;
+    mode?: 'replace' | 'copy' | undefined;
 }
 
 interface Named {
@@ -39,7 +42,7 @@ export function ImportSheet({ opened, close }: { opened: boolean; close: () => v
             void go(`/b/${build.id}/${station}`);
         } catch (error) {
             if (error instanceof Refused && error.status === 409) {
-                ask((was) => ({ file: was?.file ?? '', name: error.message }));
+                ask((was) => was ?? { file: '', name: error.message });
             } else if (error instanceof Refused) {
                 say([error.message, ...error.problems.map((p) => `${p.path === '' ? 'The file' : p.path} ${p.wrong}; ${p.right}.`)]);
             } else {
@@ -47,13 +50,15 @@ export function ImportSheet({ opened, close }: { opened: boolean; close: () => v
             }
         }
     };
-    const send = async (file: string | Blob, mode?: 'replace' | 'copy'): Promise<void> => {
+    const send = async (file: string | Blob, mode?: 'replace' | 'copy', anyway = false): Promise<void> => {
         await open(async () => {
             try {
-                return await api.post<Named>('builds' + (mode === undefined ? '' : `?mode=${mode}`), file);
+                const query = [...(mode === undefined ? [] : [`mode=${mode}`]), ...(anyway ? ['changed=anyway'] : [])].join('&');
+
+                return await api.post<Named>('builds' + (query === '' ? '' : `?${query}`), file);
             } catch (error) {
                 if (error instanceof Refused && error.status === 409) {
-                    ask({ file, name: error.message });
+                    ask({ file, name: error.message, changed: error.there.digest !== undefined, mode });
                 }
                 throw error;
             }
@@ -115,10 +120,22 @@ export function ImportSheet({ opened, close }: { opened: boolean; close: () => v
                         </ul>
                     )}
                 </div>
+            ) : asked.changed === true ? (
+                <div className="stack-form">
+                    <p>
+                        <strong>{asked.name}</strong> That is no fault where you know who did it, and a reason to look where you do not.
+                    </p>
+                    <div className="stack-row">
+                        <Button onClick={() => void send(asked.file, asked.mode, true)}>Bring it in as it is</Button>
+                        <Button data-main onClick={done}>
+                            Leave it
+                        </Button>
+                    </div>
+                </div>
             ) : (
                 <div className="stack-form">
                     <p>
-                        <strong>{asked.name}</strong> Replace it, and the one that is here is kept as a backup; or bring this in as a copy beside it.
+                        <strong>{asked.name}</strong> Replace it, and the one that is here can be had back; or bring this in as a copy beside it.
                     </p>
                     <div className="stack-row">
                         <Button onClick={() => void send(asked.file, 'replace')}>Replace it</Button>

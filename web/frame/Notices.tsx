@@ -17,7 +17,7 @@ export function Notices(): ReactElement | null {
                 <div className="notice notice-passing" data-testid="not-recorded">
                     <strong>Not yet recorded</strong>
                     <span>
-                        {waiting.length === 1 ? waiting[0]?.title : `${waiting.length} presses`}: kept in this browser, and sent as soon as the bench answers.
+                        {waiting.find((p) => p.why !== undefined)?.why} {waiting.length === 1 ? waiting[0]?.title : `${waiting.length} presses`}: kept in this browser, and sent as soon as the bench takes {waiting.length === 1 ? 'it' : 'them'}.
                     </span>
                 </div>
             )}

@@ -9,6 +9,8 @@ export interface Pending {
     title: string;
     event: NewEvent;
     refused?: string;
+    /** What keeps the server from taking it for now, in its words. */
+    why?: string | undefined;
     /** The server has it; the page does not show it yet. */
     acknowledged?: boolean;
 }
@@ -59,6 +61,8 @@ export async function send(): Promise<void> {
             } catch (error) {
                 // Not reached, or fallen over while it wrote: nothing is known to be wrong with the press, so it is sent again.
                 if (error instanceof Away || (error instanceof Refused && error.status >= 500)) {
+                    const why = error instanceof Refused && error.kind !== null ? error.message : undefined;
+                    keep(pending.map((p) => (p.event.id === event.id ? { ...p, why } : p)));
                     break;
                 }
                 const why = error instanceof Refused ? error.sentence() : 'It could not be recorded.';

@@ -1,5 +1,6 @@
 import { focusManager, QueryClient, useQuery, type UseQueryResult } from '@tanstack/react-query';
-import { api } from '../api/client';
+import { useSyncExternalStore } from 'react';
+import { api, Refused } from '../api/client';
 import type { Bench, Booklet, Breakdown, ColourLists, Found, Frame, Kit, LogPage, Mixed, MixOrder, MixPage, Plan, SurfacePage } from '../api/types';
 import { freeze } from '../api/clock';
 
@@ -21,14 +22,39 @@ export const queries = new QueryClient({
     defaultOptions: { queries: { refetchInterval: POLL_MS, refetchOnWindowFocus: 'always', retry: 1, staleTime: 2000, placeholderData: (previous: unknown) => previous, networkMode: 'always' } },
 });
 
+let damaged = false;
+const listeners = new Set<() => void>();
+
+function note(is: boolean): void {
+    damaged = is;
+    listeners.forEach((listen) => listen());
+}
+
+/** The file of the bench was damaged when it was last asked: known while it is asked again. */
+export function useDamaged(): boolean {
+    return useSyncExternalStore(
+        (listen) => {
+            listeners.add(listen);
+            return () => listeners.delete(listen);
+        },
+        () => damaged,
+    );
+}
+
 export function useFrame(): UseQueryResult<Frame> {
     return useQuery({
         queryKey: ['frame'],
         queryFn: async () => {
-            const frame = await api.renew<Frame>('frame');
-            freeze(frame.frozen, frame.now);
+            try {
+                const frame = await api.renew<Frame>('frame');
+                freeze(frame.frozen, frame.now);
+                note(false);
 
-            return frame;
+                return frame;
+            } catch (error) {
+                note(error instanceof Refused && error.kind === 'damaged');
+                throw error;
+            }
         },
     });
 }

@@ -55,3 +55,13 @@ export function wall(iso: string, nowMs: number, zone: string): string {
 
     return Math.abs(at - nowMs) < 6 * 86400000 ? `${weekday(at, zone)} ${clock(at, zone)}` : `${format(zone, { day: 'numeric', month: 'short' }, at)} ${clock(at, zone)}`;
 }
+
+/** Tue 3 Mar 2026: far from today the year belongs to it. */
+export function dated(iso: string, zone: string): string {
+    return format(zone, { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' }, Date.parse(iso)).replace(',', '');
+}
+
+/** Tue 3 Mar 2026, 19:05. */
+export function datedAt(iso: string, zone: string): string {
+    return `${dated(iso, zone)}, ${clock(Date.parse(iso), zone)}`;
+}

@@ -24,9 +24,15 @@ final class CopyCommand extends Command
 
             return self::SUCCESS;
         }
-        $copy = $copies->ofToday();
+        $known = $copies->ofToday();
+        $copy = $known ?? $copies->take(Cause::Day);
         $gone = $row->emptyBin();
-        $this->line(($copy === null ? 'The copy of today is there.' : "Copied: {$copy->name()}").($gone === 0 ? '' : " {$gone} gone out of the bin."));
+        $said = match (true) {
+            $known !== null => 'The copy of today is there.',
+            $copy !== null => "Copied: {$copy->name()}",
+            default => 'There is nothing to copy yet.',
+        };
+        $this->line($said.($gone === 0 ? '' : " {$gone} gone out of the bin."));
 
         return self::SUCCESS;
     }

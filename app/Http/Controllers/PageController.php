@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use AmberStep\Core\Document\BadDocument;
-use App\Clock\BenchZone;
 use App\Http\Middleware\SecurityHeaders;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -15,13 +13,6 @@ final class PageController
 {
     public function show(Request $request): View
     {
-        try {
-            $zone = BenchZone::name();
-        } catch (BadDocument) {
-            // The page says what is wrong with it as soon as it asks for anything.
-            $zone = 'UTC';
-        }
-
-        return view('page', ['nonce' => $request->attributes->get(SecurityHeaders::NONCE), 'zone' => $zone]);
+        return view('page', ['nonce' => $request->attributes->get(SecurityHeaders::NONCE)]);
     }
 }
