@@ -39,9 +39,9 @@ final class KeepTest extends BrowserTestCase
         $this->browser->seeText('.edge-tabs', 'second');
         $this->browser->click('[aria-label="Torsay second go one place up"]');
         $this->browser->until(fn (): bool => array_column($this->server->request('GET', '/api/frame')[1]['builds'], 'name')[2] === 'Torsay second go', 'it is not third');
-        $this->browser->click('[aria-label="Put Torsay second go away"]');
+        $this->browser->click('[aria-label="Put away Torsay second go"]');
         $this->browser->seeText('.edge', '1 away');
-        $this->browser->click('[aria-label="Throw Torsay second go away"]');
+        $this->browser->click('[aria-label="Into the bin: Torsay second go"]');
         $this->browser->seeText('[data-testid="in-bin"]', 'gone on Thu 2 Apr 2026');
         $this->browser->click('[aria-label="Take back: Torsay second go, into the bin"]');
         $this->browser->seeText('[data-testid="put-away"]', 'Torsay second go');

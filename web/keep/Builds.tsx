@@ -57,7 +57,7 @@ export function Builds({ builds, work, zone }: { builds: Build[]; work: Work; zo
                             </Button>
                             <Button
                                 data-small
-                                aria-label={`Put ${build.name} away`}
+                                aria-label={`Put away ${build.name}`}
                                 onClick={() =>
                                     void work(async () => {
                                         await api.put(`builds/${build.id}/away`, { away: true });
@@ -85,7 +85,7 @@ export function Builds({ builds, work, zone }: { builds: Build[]; work: Work; zo
                                 <span className="keep-presses">
                                     <Button
                                         data-small
-                                        aria-label={`Take ${build.name} back in hand`}
+                                        aria-label={`Take in hand ${build.name}`}
                                         onClick={() =>
                                             void work(async () => {
                                                 await api.put(`builds/${build.id}/away`, { away: false });
@@ -98,7 +98,7 @@ export function Builds({ builds, work, zone }: { builds: Build[]; work: Work; zo
                                     </Button>
                                     <Button
                                         data-small
-                                        aria-label={`Throw ${build.name} away`}
+                                        aria-label={`Into the bin: ${build.name}`}
                                         onClick={() =>
                                             void work(async () => {
                                                 await api.put(`builds/${build.id}/bin`, { binned: true });
@@ -128,7 +128,7 @@ export function Builds({ builds, work, zone }: { builds: Build[]; work: Work; zo
                                 <span className="keep-presses">
                                     <Button
                                         data-small
-                                        aria-label={`Take ${build.name} out of the bin`}
+                                        aria-label={`Take out ${build.name}`}
                                         onClick={() =>
                                             void work(async () => {
                                                 await api.put(`builds/${build.id}/bin`, { binned: false });

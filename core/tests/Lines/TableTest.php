@@ -131,7 +131,7 @@ final class TableTest extends TestCase
     /** @return iterable<string, array{list<list<string>>, string}> */
     public static function wrongTables(): iterable
     {
-        yield 'an unknown column' => [[['part', 'area', 'shade'], ['hull', 'x', '1']], 'column "shade"'];
+        yield 'a column that stands twice' => [[['part', 'area', 'Area'], ['hull', 'x', '1']], 'column "Area"'];
         yield 'no areas' => [[['part', 'cm2'], ['hull', '4']], 'head'];
         yield 'nothing' => [[], 'head'];
         yield 'a wrong size' => [[['part', 'area', 'size'], ['hull', 'upper A', 'M'], ['hull', 'upper B', 'vast']], 'row 3, size'];
