@@ -77,7 +77,7 @@ final class HouseTest extends AppTestCase
             'seam-check' => "hull / side, 60, sea grey\nwing / top, 40, sea grey\nwing root: hull + wing, seam, before paint, gap 0.2, 9 long",
             'panes' => "hull / side, 60, sea grey\ncanopy / frame, 4, sea grey\ncanopy / panes, 8, pane\ncanopy sill: canopy + hull",
             'tape-after' => "hull / a, 40, Obrey Dock Grey, hard 90 to b\nhull / b, 40, Obrey Track Brown\nfin / a, 9, Garnock Signal Red, hard 30 to b\nfin / b, 9, sea grey",
-            'barrier' => 'hull, 60, sea grey, filter, matt',
+            'barrier' => "hull, 60, sea grey, filter, matt\nwing, 60, sea grey, pin wash, matt",
             'primer' => "hull, 60, sea grey\nband, 9, band yellow",
             'cabinet' => 'hull, 60, sea grey',
             'hardener' => 'hull, 60, Obrey Dock Grey',

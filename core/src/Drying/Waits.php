@@ -69,8 +69,10 @@ final class Waits
         if ($product === null) {
             return new Wait($last->atEpoch, $last->atEpoch, 0, began: $last->eventId);
         }
-        $typical = self::typical($product, $kind) ?? self::NEVER_MINUTES;
-        $film = $this->filmFactor($layer, $product, $kind, $state);
+        $wash = $layer->wash();
+        // What is wiped off has no film that would hold it up; a label's figures are of the coat it is not.
+        $typical = $wash?->minutes($kind) ?? self::typical($product, $kind) ?? self::NEVER_MINUTES;
+        $film = $wash === null ? $this->filmFactor($layer, $product, $kind, $state) : 1.0;
         $learned = $this->learned->factor($product->id, $kind->value);
         $end = $this->clock->endOf($last->atEpoch, $typical * $film * $learned, $product->family->figures()->driesBy, $state->stays);
 

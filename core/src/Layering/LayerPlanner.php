@@ -60,7 +60,9 @@ final class LayerPlanner
             }
             $glossy = $colour?->sheen?->isGlossy() === true;
             $melts = $wash && $colour !== null && self::melts($colour, $this->choice->wash());
-            if (($decals || $pinWash) && (! $glossy || $melts)) {
+            // A pin wash runs on satin too: one coat of it, where the house has it so and no decals ask for gloss.
+            $satin = ! $decals && $this->house->says('barrier', 'satin') && (! $glossy || $melts);
+            if (($decals || $pinWash) && ! $satin && (! $glossy || $melts)) {
                 $gloss = $this->choice->varnish(Sheen::Gloss, $stack->rows(), $wash);
                 $stack->add(Operation::Gloss, 'all', $gloss, 2, CoatKind::Light, CoatKind::Wet);
             }
@@ -71,7 +73,7 @@ final class LayerPlanner
                 $seal = $this->choice->varnish(Sheen::Gloss, $stack->rows(), true);
                 $stack->add(Operation::Seal, 'all', $seal, 1, CoatKind::Light, CoatKind::Light);
             }
-            $this->washes($stack, $area, $decals || $pinWash);
+            $this->washes($stack, $area, $decals || ($pinWash && ! $satin));
             $this->finish($stack, $area, $colour);
             $out[$area->id] = $stack->wanted();
         }
@@ -140,7 +142,8 @@ final class LayerPlanner
         $wash = $this->choice->wash();
         $colour = $this->product($area->intent->colour);
         if (! $glossed && (! $this->house->says('barrier', 'none') || ($colour !== null && self::melts($colour, $wash)))) {
-            $sheen = $this->house->says('barrier', 'satin') ? Sheen::Satin : Sheen::Gloss;
+            // A filter pools on gloss: it wants satin under it, whatever washes get.
+            $sheen = $area->intent->wash === WashKind::Filter || $this->house->says('barrier', 'satin') ? Sheen::Satin : Sheen::Gloss;
             $stack->add(Operation::Barrier, 'all', $this->choice->varnish($sheen, $stack->rows(), true), 1, CoatKind::Light, CoatKind::Light);
         }
         $stack->add($area->intent->wash === WashKind::Pin ? Operation::PinWash : Operation::Filter, 'all', $wash, 1, CoatKind::Light, CoatKind::Light);

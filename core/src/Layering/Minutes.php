@@ -8,7 +8,9 @@ use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\Place;
 use AmberStep\Core\Log\UseBook;
+use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Medium;
+use AmberStep\Core\Material\WashFigures;
 use AmberStep\Core\Mixing\Batch;
 use AmberStep\Core\Spray\SetUp;
 use AmberStep\Core\Step\Step;
@@ -32,7 +34,7 @@ final class Minutes
             Operation::Inspect => 3,
             Operation::Decal => 3 * count($step->targets),
             Operation::MaskFaces => 0.5,
-            Operation::PinWash, Operation::Filter => max(2, 0.2 * self::cm2($step, $kit)),
+            Operation::PinWash, Operation::Filter => max(2, self::cm2($step, $kit) * WashFigures::of($step->operation === Operation::Filter, $step->product->family ?? Family::Enamel)->minutesPerCm2),
             Operation::Polish => max(5, 0.3 * self::cm2($step, $kit)),
             Operation::Mask => self::mask($step, $kit, $house),
             Operation::Unmask => 0.5 * count($step->targets),

@@ -10,6 +10,7 @@ use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\Piece;
 use AmberStep\Core\Log\ModelState;
+use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Step\Step;
@@ -151,9 +152,11 @@ final class StepBuilder
                 $key = $wanted->operation->value.'/'.$wanted->purpose;
                 $groups[$key] ??= [$wanted, []];
                 // Areas of one piece and colour are sprayed together: the one that wants most coats decides.
-                if ($wanted->coats > $groups[$key][0]->coats) {
-                    $groups[$key][0] = $wanted;
-                }
+                $known = $groups[$key][0];
+                $most = $wanted->coats > $known->coats ? $wanted : $known;
+                // A mist that one of them asks for first hurts none of the others.
+                $mist = $wanted->operation->isVarnish() && in_array(CoatKind::Mist, [$wanted->first, $known->first], true);
+                $groups[$key][0] = $mist ? new Wanted($most->operation, $most->purpose, $most->product, $most->coats, CoatKind::Mist, $most->rest) : $most;
                 $groups[$key][1][] = $areaId;
             }
         }

@@ -30,6 +30,9 @@ final class WantedStack
         }
         $pinned = $this->pin(static fn (Pin $p): ?string => $p->product, $operation, $purpose);
         $kind = $this->pin(static fn (Pin $p): ?CoatKind => $p->coatKind, $operation, $purpose);
+        $below = $this->wanted[count($this->wanted) - 1] ?? null;
+        // What lies loose in recesses is fixed by a mist before anything wets it.
+        $first = $below?->operation->isWash() === true && $operation->isVarnish() ? CoatKind::Mist : $first;
         $wanted = new Wanted($operation, $purpose, $this->shelf->find($pinned) ?? $product, $coats, $kind ?? $first, $kind ?? $rest);
         $top = $this->topRow();
         if ($kind === null && $top !== null) {
@@ -105,7 +108,7 @@ final class WantedStack
     {
         $top = $this->wanted[count($this->wanted) - 1] ?? null;
 
-        return $top !== null && in_array($top->operation, [Operation::Decal, Operation::PinWash, Operation::Filter], true);
+        return $top !== null && ($top->operation === Operation::Decal || $top->operation->isWash());
     }
 
     private function topRow(): ?Below

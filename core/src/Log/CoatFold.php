@@ -7,6 +7,7 @@ namespace AmberStep\Core\Log;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\WashFigures;
 use AmberStep\Core\Work\Operation;
 
 /** Folds what is laid on an area, or sanded and washed off it. */
@@ -37,7 +38,8 @@ final readonly class CoatFold
     private function coat(AreaState $state, Operation $operation, string $purpose, Product $product, Event $event): void
     {
         $kind = $event->coatKind ?? CoatKind::Light;
-        $film = $event->filmMicrons ?? $kind->filmMicrons($product->family->figures()->referenceFilmMicrons);
+        $wash = $operation->isWash() ? WashFigures::of($operation === Operation::Filter, $product->family) : null;
+        $film = $event->filmMicrons ?? $wash->filmMicrons ?? $kind->filmMicrons($product->family->figures()->referenceFilmMicrons);
         $coat = new Coat($event->atEpoch, $kind, $film, $event->id, $event->stepKey);
         $top = $state->top();
         if ($top !== null && $top->takes($operation, $purpose, $product)) {

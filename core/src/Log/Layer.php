@@ -7,6 +7,7 @@ namespace AmberStep\Core\Log;
 use AmberStep\Core\Material\Below;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Sheen;
+use AmberStep\Core\Material\WashFigures;
 use AmberStep\Core\Work\Operation;
 
 /** Coats of one product laid for one purpose, one on the other, or a decal. Immutable. */
@@ -21,7 +22,7 @@ final readonly class Layer
      */
     public function __construct(public Operation $operation, public string $purpose, public ?Product $product, public array $coats, ?string $mark = null)
     {
-        $this->mark = $mark ?? array_reduce($coats, self::marked(...), $product === null ? '-' : $product->id.$product->family->value);
+        $this->mark = $mark ?? array_reduce($coats, self::marked(...), ($operation->isWash() ? $operation->value : '').($product === null ? '-' : $product->id.$product->family->value));
     }
 
     private static function marked(string $mark, Coat $coat): string
@@ -64,6 +65,12 @@ final readonly class Layer
     public function isDecal(): bool
     {
         return $this->product === null;
+    }
+
+    /** Its own figures where it is a wash or filter, and no coat. */
+    public function wash(): ?WashFigures
+    {
+        return $this->product !== null && $this->operation->isWash() ? WashFigures::of($this->operation === Operation::Filter, $this->product->family) : null;
     }
 
     /** How it shines: a varnish or paint by its product, unnamed paint as satin, a decal not at all. */

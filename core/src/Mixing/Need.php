@@ -6,6 +6,7 @@ namespace AmberStep\Core\Mixing;
 
 use AmberStep\Core\Log\UseFactor;
 use AmberStep\Core\Material\Tool;
+use AmberStep\Core\Material\WashFigures;
 
 /** How much to mix for a surface, as a sum that can be read: every line with its factor and where the factor comes from (handbook 4, Amount). */
 final readonly class Need
@@ -55,6 +56,14 @@ final readonly class Need
         $total = $mix + $tool->keeps() + $reserve;
 
         return new self($cm2, $coats, $microns, $solids, $tool, $thinnerPerPaint, $dry, $neat, $mix, $tool->keeps(), $reserve, $tool->isAirbrush() ? max(self::LEAST_IN_THE_CUP, $total) : $total, $learned);
+    }
+
+    /** What a wash takes: little goes onto the model, and the palette keeps as much again (handbook 9). */
+    public static function wash(float $cm2, WashFigures $figures): self
+    {
+        $ml = $cm2 / 100 * $figures->mlPer100Cm2;
+
+        return new self($cm2, 1, $figures->filmMicrons, 1, Tool::Brush, 0, $cm2 * $figures->filmMicrons * 1e-4, $ml, $ml, WashFigures::PALETTE, 0, $ml + WashFigures::PALETTE, UseFactor::of([]));
     }
 
     /**

@@ -44,9 +44,34 @@ final readonly class HoldLine
                 $running['mix/'.$mix->eventId] = new RunningHold('mix/'.$mix->eventId, '', "{$name} in the cup dies ".Instant::wall($dies, $nowEpoch, $this->context->kit->zone), HoldKind::Window, $mix->atEpoch, $dies, 'spraying it', 'pot life once hardened', '', true);
             }
         }
+        $running += $this->wiping($nowEpoch);
         uasort($running, static fn (RunningHold $a, RunningHold $b): int => [$a->untilEpoch, $a->key] <=> [$b->untilEpoch, $b->key]);
 
         return array_values($running);
+    }
+
+    /**
+     * A wash that can still be wiped: one clock for the panel that was laid last (handbook 9).
+     *
+     * @return array<string, RunningHold>
+     */
+    private function wiping(int $nowEpoch): array
+    {
+        $wiping = [];
+        foreach ($this->context->breakdown->pieces as $piece) {
+            foreach ($piece->areas as $area) {
+                $top = $this->context->surface->area($area->id)->top();
+                $figures = $top?->wash();
+                $laid = $top?->lastCoat()->atEpoch ?? 0;
+                $closes = $laid + 60 * ($figures->closes ?? 0);
+                $key = "{$piece->id}/wiping";
+                if ($top !== null && $closes > $nowEpoch && ($wiping[$key]->untilEpoch ?? 0) < $closes) {
+                    $wiping[$key] = new RunningHold($key, $piece->id, ucfirst($piece->name).': wipe the wash by '.Instant::wall($closes, $nowEpoch, $this->context->kit->zone), HoldKind::Window, $laid, $closes, 'wiping it', "{$top->word()}, then it stays", '', true);
+                }
+            }
+        }
+
+        return $wiping;
     }
 
     private function label(string $target, Hold $hold, PlannedStep $planned, int $untilEpoch, int $nowEpoch, bool $closing): string

@@ -13,6 +13,7 @@ use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Tool;
+use AmberStep\Core\Material\WashFigures;
 use AmberStep\Core\Mixing\Counting;
 use AmberStep\Core\Mixing\Need;
 use AmberStep\Core\Mixing\Recipe;
@@ -59,6 +60,9 @@ final readonly class SetUp
         $need = static fn (?float $nozzle): Need => Need::of($area, 1, $coat->filmMicrons($figures->referenceFilmMicrons), $figures->solidsByVolume, $tool, $ratio, false, $uses?->of($nozzle, $family));
         if ($family === Family::Aerosol) {
             return new self('from the can', 'none', null, [20, 25], null, $coat, $need(null));
+        }
+        if ($step->operation->isWash()) {
+            return new self('to taste', $figures->thinner, null, null, null, $coat, Need::wash($area, WashFigures::of($step->operation === Operation::Filter, $family)));
         }
         if (! $step->operation->sprays()) {
             return new self('to taste', $figures->thinner, null, null, null, $coat, $need(null));

@@ -17,6 +17,7 @@ use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Material\Part;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Stuff;
+use AmberStep\Core\Material\WashFigures;
 use AmberStep\Core\Mixing\Jar;
 use AmberStep\Core\Mixing\Recipe;
 use AmberStep\Core\Mixing\Tones;
@@ -36,6 +37,7 @@ final class Manner
             $step->operation === Operation::Cabinet => self::drying($step, $context->house),
             $step->operation->sands() || $step->operation === Operation::Polish => self::sanding($step, $context->house),
             $step->operation === Operation::Mix => self::mixing($step, $context),
+            $step->operation->isWash() => self::panels($step),
             $step->operation->sprays() => [...self::cup($step, $context), ...self::tones($step, $context)],
             $step->operation === Operation::Fill && $step->placeId !== null && (Place::find($step->placeId, $context->kit))?->filler() === Filler::SolventPutty => ['Squeeze the first of the tube away: it is dry.'],
             default => [],
@@ -74,6 +76,23 @@ final class Manner
         }
 
         return $out;
+    }
+
+    /**
+     * One panel in hand, one clock (handbook 9).
+     *
+     * @return list<string>
+     */
+    private static function panels(Step $step): array
+    {
+        $figures = WashFigures::of($step->operation === Operation::Filter, $step->product->family ?? Family::Enamel);
+        [$panel, $closes] = [$figures->panelCm2(), $figures->closes];
+        if ($panel === null || $closes === null) {
+            return [];
+        }
+        $until = $closes % 60 === 0 ? intdiv($closes, 60).' h' : "{$closes} min";
+
+        return [sprintf('A panel of %d cm² at a time: %s until %s after it is laid.', $panel, $figures->opens === 0 ? 'wiped at once,' : "wiped from {$figures->opens} min", $until)];
     }
 
     private static function isFine(Step $step, Kit $kit): bool

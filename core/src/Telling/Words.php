@@ -149,6 +149,7 @@ final class Words
             Operation::Unmask => 'Pull it back on itself, slowly, away from the fresh paint.',
             Operation::Decal => 'One at a time. Press the water out from the middle, and keep it wet until it lies right.',
             Operation::PinWash => 'Touch the line and let it run. Wipe what stands on the panel with a barely damp brush, along the airflow.',
+            Operation::Filter => 'Thin, with a soft brush; draw it down at once, before it pools.',
             Operation::Wash => 'Warm water and a drop of dish soap. Rinse until it runs clear; do not touch it bare-handed after.',
             Operation::Glue, Operation::Attach => 'Test fit first. Hold or band it, look along it for alignment, then leave it alone.',
             Operation::Fill => 'Tape either side of the gap, fill proud, strike off to the tape.',

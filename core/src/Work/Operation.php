@@ -61,10 +61,16 @@ enum Operation: string
         };
     }
 
+    /** Brushed and wiped, drawn or left in recesses: no coat. */
+    public function isWash(): bool
+    {
+        return $this === self::PinWash || $this === self::Filter;
+    }
+
     /** A layer stays on the model. */
     public function leavesLayer(): bool
     {
-        return $this->sprays() || $this === self::PinWash || $this === self::Filter;
+        return $this->sprays() || $this->isWash();
     }
 
     /** A coat that covers the whole surface: what shows through it is under it. */

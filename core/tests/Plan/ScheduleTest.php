@@ -108,7 +108,7 @@ final class ScheduleTest extends TestCase
             'areas' => ['side' => ['part' => 'hull', 'colour' => 'grey', 'preshade' => 'dark', 'decals' => true, 'wash' => 'pin', 'sheen' => 'matt'], 'frame' => ['part' => 'hood', 'colour' => 'grey', 'insideColour' => 'dark'], 'pane' => ['part' => 'hood', 'face' => 'pane']]]]);
         $plan = $build->plan();
         $titles = array_map(static fn (PlannedStep $p): string => Words::title($p->step, $plan->context), $plan->byTime());
-        foreach (['Close sill with clear glue', 'Fill root with solvent putty', 'Cut root back to the plastic', 'Mask the panes with cut film', 'Spray dark, the inside colour, first mist coat', 'Prime with grey primer, first coat', 'Look it over before colour', 'Pre-shade lines and recesses with dark', 'Spray gloss, second wet coat', 'Put the decals on', 'Seal the decals, one light coat', 'Pin wash with oil umber', 'Spray matt, first light coat', 'Bare the panes'] as $title) {
+        foreach (['Close sill with clear glue', 'Fill root with solvent putty', 'Cut root back to the plastic', 'Mask the panes with cut film', 'Spray dark, the inside colour, first mist coat', 'Prime with grey primer, first coat', 'Look it over before colour', 'Pre-shade lines and recesses with dark', 'Spray gloss, second wet coat', 'Put the decals on', 'Seal the decals, one light coat', 'Pin wash with oil umber', 'Spray matt, first mist coat', 'Bare the panes'] as $title) {
             self::assertContains($title, $titles);
         }
         foreach ($plan->left as $planned) {

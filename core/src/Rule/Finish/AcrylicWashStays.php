@@ -9,7 +9,6 @@ use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
-use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
 #[Says(
@@ -28,7 +27,7 @@ final class AcrylicWashStays implements Judges
     {
         foreach ($outlook->left as $planned) {
             $step = $planned->step;
-            $isWash = $step->operation === Operation::PinWash || $step->operation === Operation::Filter;
+            $isWash = $step->operation->isWash();
             if ($isWash && $step->product?->liquid() === Liquid::WaterAcrylic) {
                 yield new Finding($this->id(), Severity::Note, "{$step->product->name} stays where it dries", 'A water-acrylic wash works for minutes and cannot be lifted later: wet a panel at a time, wipe at once.', $step->targets, [$step->key]);
             }

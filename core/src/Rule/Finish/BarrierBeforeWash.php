@@ -90,7 +90,7 @@ final class BarrierBeforeWash implements Judges, OrdersHolds
 
     private static function isWash(Operation $operation): bool
     {
-        return $operation === Operation::PinWash || $operation === Operation::Filter;
+        return $operation->isWash();
     }
 
     private static function melts(Layer $below): bool

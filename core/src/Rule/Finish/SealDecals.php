@@ -43,7 +43,7 @@ final class SealDecals implements Judges
                     continue;
                 }
                 $next = $stack[$i + 1] ?? null;
-                if ($next === null || $next->operation === Operation::PinWash || $next->operation === Operation::Filter) {
+                if ($next === null || $next->operation->isWash()) {
                     yield $this->finding($outlook, $area->id, $layer, $next);
                 }
             }

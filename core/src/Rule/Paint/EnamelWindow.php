@@ -38,7 +38,7 @@ final class EnamelWindow implements OrdersHolds
             $state = $world->state($target);
             $top = $state->top();
             $figures = $top?->product?->family->figures();
-            if ($top === null || $figures === null || $top->product === null || $figures->firstWindowMinutes === null || $figures->secondWindowMinutes === null || $top->product->liquid() !== $step->product->liquid()) {
+            if ($top === null || $top->wash() !== null || $figures === null || $top->product === null || $figures->firstWindowMinutes === null || $figures->secondWindowMinutes === null || $top->product->liquid() !== $step->product->liquid()) {
                 continue;
             }
             $last = $top->lastCoat()->atEpoch;

@@ -56,7 +56,8 @@ final class SolventAttack implements Judges, OrdersHolds
         foreach ($step->targets as $target) {
             $state = $world->state($target);
             $below = $state->top();
-            if ($below === null || $below->product === null || $below->product->id === $step->product->id) {
+            // A wash has its own wait for whatever goes over it (handbook 9).
+            if ($below === null || $below->wash() !== null || $below->product === null || $below->product->id === $step->product->id) {
                 continue;
             }
             $before = AttackTable::before($below->below(), $step->product->liquid());
@@ -72,7 +73,7 @@ final class SolventAttack implements Judges, OrdersHolds
     public function judge(Outlook $outlook): iterable
     {
         foreach (Stacks::pairs($outlook) as [$area, $below, $above]) {
-            if ($below->product === null || $above->product === null || $below->product->id === $above->product->id) {
+            if ($below->product === null || $above->product === null || $below->product->id === $above->product->id || $below->wash() !== null) {
                 continue;
             }
             $liquid = $above->product->liquid();
