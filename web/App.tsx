@@ -9,6 +9,7 @@ import { useKeys } from './frame/keys';
 import { Notices } from './frame/Notices';
 import { Jumped } from './frame/Jumped';
 import { useDamaged, useFrame } from './frame/queries';
+import { Unread } from './frame/Unread';
 import { Refused } from './api/client';
 import { Button } from '@mantine/core';
 
@@ -131,6 +132,7 @@ function Screen(): ReactElement {
                         </Link>
                     </div>
                 ))}
+                <Unread key={pathname}>
                 <Suspense fallback={<p>Loading the station.</p>}>
                     {(keeping || damaged) && <KeepPage damaged={damaged} />}
                     {here !== undefined && !damaged && station === 'bench' && <BenchPage key={here.id} buildId={here.id} />}
@@ -146,6 +148,7 @@ function Screen(): ReactElement {
                     {here !== undefined && !damaged && station === 'lists' && <ListsPage key={here.id} buildId={here.id} />}
                     {here !== undefined && !damaged && station === 'log' && <LogPage key={here.id} buildId={here.id} />}
                 </Suspense>
+                </Unread>
                 {frame.data !== undefined && here === undefined && !keeping && !damaged && (
                     <div className="card empty">
                         <h2>{frame.data.builds.length === 0 ? 'No build in hand' : 'This build is not here'}</h2>

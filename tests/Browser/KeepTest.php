@@ -127,6 +127,18 @@ final class KeepTest extends BrowserTestCase
         $this->browser->see('[data-testid="done"]');
     }
 
+    public function test_a_build_that_cannot_be_read_says_so_and_the_others_go_on(): void
+    {
+        $name = 'Corvane S.4 Shearwater';
+        (new PDO('sqlite:'.$this->server->database))->exec("update builds set kit = json_set(kit, '$.zone', 'Mars/Base'), revision = revision + 1 where id = '{$this->build}'");
+        $this->browser->driver->get($this->server->address()."/b/{$this->build}/bench");
+        $this->browser->seeText('.page', "{$name} cannot be read.");
+        $this->browser->seeText('.page', 'give an IANA name such as Europe/Lisbon');
+        self::assertSame(4, $this->browser->count('.edge-tab'));
+        $this->browser->press('Cinder');
+        $this->browser->see('[data-testid="step-title"]');
+    }
+
     public function test_a_table_says_what_it_would_empty_before_it_does(): void
     {
         $this->go('kit');

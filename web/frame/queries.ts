@@ -22,6 +22,9 @@ export const queries = new QueryClient({
     defaultOptions: { queries: { refetchInterval: POLL_MS, refetchOnWindowFocus: 'always', retry: 1, staleTime: 2000, placeholderData: (previous: unknown) => previous, networkMode: 'always' } },
 });
 
+/** What cannot be read at all is no answer to wait for. */
+const READ = { throwOnError: (error: Error, query: { state: { data: unknown } }): boolean => error instanceof Refused && error.status === 422 && query.state.data === undefined };
+
 let damaged = false;
 const listeners = new Set<() => void>();
 
@@ -60,11 +63,11 @@ export function useFrame(): UseQueryResult<Frame> {
 }
 
 export function useBench(buildId: string, minutes: number): UseQueryResult<Bench> {
-    return useQuery({ queryKey: ['bench', buildId, minutes], queryFn: () => api.get<Bench>(`builds/${buildId}/bench?minutes=${minutes}`) });
+    return useQuery({ ...READ, queryKey: ['bench', buildId, minutes], queryFn: () => api.get<Bench>(`builds/${buildId}/bench?minutes=${minutes}`) });
 }
 
 export function usePlan(buildId: string): UseQueryResult<Plan> {
-    return useQuery({ queryKey: ['plan', buildId], queryFn: () => api.get<Plan>(`builds/${buildId}/plan`) });
+    return useQuery({ ...READ, queryKey: ['plan', buildId], queryFn: () => api.get<Plan>(`builds/${buildId}/plan`) });
 }
 
 export function useFind(buildId: string, asked: boolean): UseQueryResult<Found> {
@@ -72,23 +75,23 @@ export function useFind(buildId: string, asked: boolean): UseQueryResult<Found> 
 }
 
 export function useLog(buildId: string, from: number): UseQueryResult<LogPage> {
-    return useQuery({ queryKey: ['log', buildId, from], queryFn: () => api.get<LogPage>(`builds/${buildId}/log?from=${from}`) });
+    return useQuery({ ...READ, queryKey: ['log', buildId, from], queryFn: () => api.get<LogPage>(`builds/${buildId}/log?from=${from}`) });
 }
 
 export function useBooklet(buildId: string): UseQueryResult<Booklet> {
-    return useQuery({ queryKey: ['booklet', buildId], queryFn: () => api.get<Booklet>(`builds/${buildId}/booklet`), refetchInterval: false });
+    return useQuery({ ...READ, queryKey: ['booklet', buildId], queryFn: () => api.get<Booklet>(`builds/${buildId}/booklet`), refetchInterval: false });
 }
 
 export function useLists(buildId: string): UseQueryResult<ColourLists> {
-    return useQuery({ queryKey: ['lists', buildId], queryFn: () => api.get<ColourLists>(`builds/${buildId}/lists`) });
+    return useQuery({ ...READ, queryKey: ['lists', buildId], queryFn: () => api.get<ColourLists>(`builds/${buildId}/lists`) });
 }
 
 export function useSurface(buildId: string): UseQueryResult<SurfacePage> {
-    return useQuery({ queryKey: ['surface', buildId], queryFn: () => api.get<SurfacePage>(`builds/${buildId}/surface`) });
+    return useQuery({ ...READ, queryKey: ['surface', buildId], queryFn: () => api.get<SurfacePage>(`builds/${buildId}/surface`) });
 }
 
 export function useMixBench(buildId: string): UseQueryResult<MixPage> {
-    return useQuery({ queryKey: ['mix', buildId], queryFn: () => api.get<MixPage>(`builds/${buildId}/mix`), refetchInterval: false });
+    return useQuery({ ...READ, queryKey: ['mix', buildId], queryFn: () => api.get<MixPage>(`builds/${buildId}/mix`), refetchInterval: false });
 }
 
 /** Worked out as it is typed; what was there stays until the next is. */
@@ -97,9 +100,9 @@ export function useMixed(buildId: string, order: MixOrder): UseQueryResult<Mixed
 }
 
 export function useBreakdown(buildId: string): UseQueryResult<Breakdown> {
-    return useQuery({ queryKey: ['breakdown', buildId], queryFn: () => api.get<Breakdown>(`builds/${buildId}/breakdown`) });
+    return useQuery({ ...READ, queryKey: ['breakdown', buildId], queryFn: () => api.get<Breakdown>(`builds/${buildId}/breakdown`) });
 }
 
 export function useKit(buildId: string): UseQueryResult<Kit> {
-    return useQuery({ queryKey: ['kit', buildId], queryFn: () => api.get<Kit>(`builds/${buildId}/kit`), refetchInterval: false });
+    return useQuery({ ...READ, queryKey: ['kit', buildId], queryFn: () => api.get<Kit>(`builds/${buildId}/kit`), refetchInterval: false });
 }
