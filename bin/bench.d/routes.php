@@ -51,6 +51,8 @@ foreach ([[22, 5], [100, 1], [100, 5], [100, 20]] as [$areas, $builds]) {
             row(sprintf('%s, warm (cold %.0f x, %.1f kB sent)', $name, $cold[1] / $empty, strlen($get($path)[2]) / 1000), $warm / $health, 4, 'x');
         }
 
+        // What happens once is held against an empty request of that very moment.
+        $beside = static fn (callable $work): float => 2 * once($work) / (wall(static fn () => $fetch('/api/health'), 5) + wall(static fn () => $fetch('/api/health'), 5));
         $press = [];
         foreach (range(1, 5) as $_) {
             // Where all of it waits, an hour later.
@@ -58,24 +60,25 @@ foreach ([[22, 5], [100, 1], [100, 5], [100, 20]] as [$areas, $builds]) {
                 $server->setClock(gmdate('Y-m-d\TH:i:s\Z', (int) strtotime($get('/api/frame')[1]['now']) + 3600));
             }
             $done = [...$event, 'id' => sprintf('01V0000000%016d', ++$n), 'at' => $get('/api/frame')[1]['now']];
-            $press[] = once(static fn () => [$server->request('POST', "/api/builds/{$id}/events", $done), $fetch("/api/builds/{$id}/bench?minutes=90"), $fetch('/api/frame')]);
+            $press[] = $beside(static fn () => [$server->request('POST', "/api/builds/{$id}/events", $done), $fetch("/api/builds/{$id}/bench?minutes=90"), $fetch('/api/frame')]);
         }
         sort($press);
-        row('a press, until bench and frame are current', $press[2] / $empty, 40, 'x');
+        row('a press, until bench and frame are current', $press[2], 40, 'x');
         $later = (int) strtotime($get('/api/frame')[1]['now']);
         $turned = $frames = [];
         foreach (range(1, 5) as $minute) {
             $server->setClock(gmdate('Y-m-d\TH:i:s\Z', $later + 60 * $minute));
-            $frames[] = once(static fn () => $fetch('/api/frame'));
-            $turned[] = once(static fn () => $fetch("/api/builds/{$id}/bench?minutes=90"));
+            $frames[] = $beside(static fn () => $fetch('/api/frame'));
+            $turned[] = $beside(static fn () => $fetch("/api/builds/{$id}/bench?minutes=90"));
         }
         sort($turned);
         sort($frames);
-        row('frame, first read after the minute has turned', $frames[2] / $empty, 8, 'x');
+        row('frame, first read after the minute has turned', $frames[2], 8, 'x');
         // Where the evening is full the last of it falls out each minute, and the plan is made anew.
-        row('bench, first read after the minute has turned', $turned[2] / $empty, 40, 'x');
+        row('bench, first read after the minute has turned', $turned[2], 40, 'x');
         $tag = $server->header('/api/frame', 'etag');
-        row('frame with nothing new', wall(static fn () => $server->exchange('GET', '/api/frame', null, ["If-None-Match: {$tag}"]), 21) / $empty, 4, 'x');
+        [$same, $health] = interleaved(static fn () => $server->exchange('GET', '/api/frame', null, ["If-None-Match: {$tag}"]), static fn () => $fetch('/api/health'), 21);
+        row('frame with nothing new', $same / $health, 4, 'x');
     } finally {
         $server->stop();
     }

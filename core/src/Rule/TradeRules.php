@@ -11,6 +11,7 @@ final class TradeRules
     public const ALL = [
         Bench\CleanGear::class,
         Bench\HandleFirst::class,
+        Bench\Handled::class,
         Bench\NotBeforeTime::class,
         Bench\StateFirst::class,
         Bench\TooEarly::class,

@@ -50,7 +50,7 @@ final class Manner
         $hardened = in_array($step->product?->family, [Family::HardenedEnamel, Family::TwoPart], true);
 
         return [
-            $house->says('back-flush', 'yes') ? 'Back-flush once: a finger on the cap, thinner bubbles up through the cup.' : 'No back-flush: thinner forward until it comes clear.',
+            $house->says('back-flush', 'yes') ? 'Back-flush once at 0.5 bar: cup under a quarter full, lid and nozzle cap on, a folded cloth over the tip, eyes covered.' : 'No back-flush: thinner forward until it comes clear.',
             match (true) {
                 $hardened => 'What is left has hardener in it: it hardens open and small, never capped, never back in a jar.',
                 $house->says('leftover', 'jar') => 'What is left goes back to its jar if it is clean; write on it how thin it is.',

@@ -359,7 +359,7 @@ final class HouseEffectsTest extends TestCase
         yield 'lid on' => [['lid' => 'on'], Operation::Colour, 'Lid on: look at the level before each pass.'];
         yield 'the rest in the bin' => [[], Operation::Rinse, 'What is left goes in the bin, not down a drain.'];
         yield 'the rest in its jar' => [['leftover' => 'jar'], Operation::Rinse, 'What is left goes back to its jar if it is clean; write on it how thin it is.'];
-        yield 'back-flushed' => [[], Operation::Rinse, 'Back-flush once: a finger on the cap, thinner bubbles up through the cup.'];
+        yield 'back-flushed' => [[], Operation::Rinse, 'Back-flush once at 0.5 bar: cup under a quarter full, lid and nozzle cap on, a folded cloth over the tip, eyes covered.'];
         yield 'not back-flushed' => [['back-flush' => 'no'], Operation::Rinse, 'No back-flush: thinner forward until it comes clear.'];
     }
 

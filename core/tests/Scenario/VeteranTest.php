@@ -18,7 +18,7 @@ use Symfony\Component\Yaml\Yaml;
 final class VeteranTest extends TestCase
 {
     /** Those the product answers as expected. */
-    private const ANSWERED = ['a-pin-wash-is-not-a-coat', 'an-oil-wash-that-was-wiped-takes-varnish-after-three-days', 'a-filter-wants-matt-or-satin-under-it'];
+    private const ANSWERED = ['a-rotor-blade-is-gripped-when-its-varnish-takes-tape', 'a-mirror-under-three-square-centimetres-goes-on-with-tweezers', 'a-pin-wash-is-not-a-coat', 'an-oil-wash-that-was-wiped-takes-varnish-after-three-days', 'a-filter-wants-matt-or-satin-under-it'];
 
     /** @return iterable<string, array{string}> */
     public static function files(): iterable
