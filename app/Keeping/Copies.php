@@ -36,9 +36,14 @@ final readonly class Copies
         $copy = Copy::at($folder.'/'.Copy::fresh($cause)) ?? throw new \LogicException('a copy has a name of ours');
         // Whole under its name, or not there: what a kill leaves behind has another.
         $part = $copy->path.'.part';
-        DB::statement('VACUUM INTO ?', [$part]);
-        $this->photographs->copyTo($folder.'/photos', Copy::photographsOf($part));
-        rename($part, $copy->path);
+        try {
+            DB::statement('VACUUM INTO ?', [$part]);
+            $this->photographs->copyTo($folder.'/photos', Copy::photographsOf($part));
+            rename($part, $copy->path);
+        } finally {
+            // On a full disk it is there by half.
+            @unlink($part);
+        }
         $this->sweep($folder);
 
         return $copy;

@@ -58,7 +58,7 @@ final class BookletTest extends BrowserTestCase
         $this->browser->seeText('[data-testid="joint"]', 'Paint apart, attach it after');
         $this->browser->seeText('[data-testid="joint"]', 'The colours differ');
         $this->browser->click('[data-testid="turn-down"]');
-        $this->browser->seeText('.preview', 'The finish');
+        $this->browser->seeText('.preview', 'Adds: Close B1 to A2');
         $this->browser->click('[data-testid="apply-fix"]');
         $this->browser->seeText('[data-testid="joint"]', 'Glue it before paint');
         $this->browser->script('window.scrollTo(0, 0)');
