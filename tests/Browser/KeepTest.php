@@ -64,6 +64,19 @@ final class KeepTest extends BrowserTestCase
         $this->browser->until(fn (): bool => $this->browser->count('[data-testid="in-hand"] > li') === 23, 'they are not all in the list');
     }
 
+    public function test_a_build_is_dragged_to_its_place(): void
+    {
+        $this->keep();
+        $names = fn (): array => array_column($this->server->request('GET', '/api/frame')[1]['builds'], 'name');
+        $was = $names();
+        $this->browser->script('const rows = document.querySelectorAll("[data-testid=in-hand] > li"); rows[3].querySelector(".keep-grip").dispatchEvent(new DragEvent("dragstart", {bubbles: true, dataTransfer: new DataTransfer()}))');
+        $this->browser->see('.keep-row[data-dragged]');
+        $this->browser->script('document.querySelectorAll("[data-testid=in-hand] > li")[0].dispatchEvent(new DragEvent("drop", {bubbles: true, cancelable: true, dataTransfer: new DataTransfer()}))');
+        $this->browser->seeText('[data-testid="told"]', 'The tabs stand in this order.');
+
+        self::assertSame([$was[3], $was[0], $was[1], $was[2], $was[4]], $names());
+    }
+
     public function test_a_press_is_kept_while_the_disk_is_full_and_what_is_there_can_be_read(): void
     {
         $folder = dirname($this->server->database);

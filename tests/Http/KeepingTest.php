@@ -129,6 +129,31 @@ final class KeepingTest extends AppTestCase
         self::assertSame(['Linnet Sea Grey', null], [Product::query()->findOrFail($grey->id)->body['name'], Product::query()->where('body->name', 'Quay Ochre')->first()]);
     }
 
+    public function test_a_recipe_is_taken_back(): void
+    {
+        $parts = $this->send('POST', '/api/recipes/read', ['text' => '3 sea grey + 1 ground white + 2 thinner'])->assertOk()->json('parts');
+        $id = $this->send('POST', '/api/recipes', ['name' => 'Haze', 'parts' => $parts])->assertCreated()->json('product.id');
+        $change = $this->row()['changes'][0];
+        self::assertSame(['Haze on the shelf', 'shelf'], [$change['title'], $change['scope']]);
+        $this->send('POST', "/api/changes/{$change['id']}/undo", [])->assertCreated();
+
+        self::assertNull(Product::query()->find($id));
+    }
+
+    public function test_the_whole_bench_goes_out_and_in_at_a_press_and_asks_before_it_replaces_anything(): void
+    {
+        $zip = (string) $this->get('/api/bench.zip')->assertOk()->assertHeader('Content-Type', 'application/zip')->getContent();
+        $this->send('PUT', "/api/builds/{$this->buildId()}/away", ['away' => true])->assertOk();
+        $put = fn (string $body, string $query = ''): TestResponse => $this->call('POST', "/api/bench{$query}", [], [], [], ['CONTENT_TYPE' => 'application/zip'], $body);
+        $put($zip)->assertConflict()->assertJsonPath('error.there.choices', ['replace']);
+        $put('PK no zip', '?mode=replace')->assertUnprocessable();
+        self::assertCount(4, $this->send('GET', '/api/frame')->json('builds'), 'nothing was touched');
+        $put($zip, '?mode=replace')->assertCreated();
+
+        self::assertCount(5, $this->send('GET', '/api/frame')->json('builds'));
+        self::assertSame($zip, (string) $this->get('/api/bench.zip')->getContent());
+    }
+
     public function test_a_paint_a_build_uses_does_not_go(): void
     {
         $id = $this->send('POST', '/api/products', ['name' => 'Quay Ochre', 'family' => 'lacquer', 'role' => 'colour', 'swatch' => '#AA8844'])->assertCreated()->json('product.id');

@@ -101,6 +101,12 @@ final class World
         return $this->version;
     }
 
+    /** @return list<string> pieces that move when one is handled: itself, and those attached to it */
+    public function together(string $pieceId): array
+    {
+        return $this->assemblies()->of($pieceId);
+    }
+
     /**
      * What holds a piece by one rule, worked out once until something is done to it.
      *

@@ -43,9 +43,12 @@ final class Handled implements OrdersHolds
             return;
         }
         foreach ($world->breakdown->sides($joint) as $piece) {
-            // The main piece stands by itself; whatever is put to it, or to another, is in the fingers.
-            if ($piece->id !== $world->breakdown->pieces[0]->id && self::painted($piece) >= self::WITH_TWEEZERS) {
-                yield from $world->onPiece($this->id(), $piece->id, fn (string $id): array => $this->ofPiece($world->breakdown->byId[$id], $world));
+            $together = $world->together($piece->id);
+            // The main piece stands by itself with all that hangs on it; what is put to it, or to another, is in the fingers.
+            if (! in_array($world->breakdown->pieces[0]->id, $together, true) && (count($together) > 1 || self::painted($piece) >= self::WITH_TWEEZERS)) {
+                $ofPiece = fn (string $id): array => $this->ofPiece($world->breakdown->byId[$id], $world);
+                yield from $world->onPiece($this->id(), $piece->id, $ofPiece);
+                yield from $world->gate($this->id(), $piece->id, $ofPiece);
             }
         }
     }
