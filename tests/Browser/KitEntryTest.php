@@ -46,6 +46,8 @@ final class KitEntryTest extends BrowserTestCase
         $this->press(WebDriverKeys::CONTROL, WebDriverKeys::ENTER);
         $this->browser->seeText('.kit .page-head', '3 pieces, 6 areas, 3 colours');
         $this->press(WebDriverKeys::ESCAPE);
+        $this->browser->seeText('.typing-told', 'Taken in');
+        self::assertSame('BODY', $this->browser->script('return document.activeElement?.tagName'), 'the lines do not take the focus back from who has left them');
         $this->type('3');
         $this->browser->see('[data-testid="stair"]');
 

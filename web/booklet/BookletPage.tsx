@@ -52,11 +52,12 @@ function BookletStation({ booklet }: { booklet: Booklet }): ReactElement {
         if (text.trim() === '') {
             return;
         }
+        // Now and not when the answer is there: by then the hands may be elsewhere.
+        area.current?.focus();
         const changed = await send('booklet', { text, whole }, (c) => (c.change === null ? 'Nothing changed: the booklet says so already.' : `Taken in: ${c.change.title}.`));
         if (changed !== null) {
-            setText(changed.left);
+            setText((now) => (now === text ? changed.left : now));
             setWhole(false);
-            area.current?.focus();
         }
     };
     const wrongLine = reading?.lines.find((l) => l.problems.length > 0);

@@ -56,6 +56,8 @@ function KitStation({ kit }: { kit: Kit }): ReactElement {
         if (text.trim() === '') {
             return;
         }
+        // Now and not when the answer is there: by then the hands may be elsewhere.
+        area.current?.focus();
         const answer = await send('lines', { text, whole });
         if (typeof answer === 'string') {
             say(answer);
@@ -63,10 +65,9 @@ function KitStation({ kit }: { kit: Kit }): ReactElement {
             return;
         }
         say(null);
-        setText(answer.left);
+        setText((now) => (now === text ? answer.left : now));
         setWhole(false);
         tell(answer.change === null ? 'Nothing changed: the kit says so already.' : `Taken in: ${answer.change.title}.`);
-        area.current?.focus();
     };
     const commit = async (id: string, field: string, typed: string): Promise<string | null> => {
         const answer = await send('cell', { list, id, field, text: typed });
