@@ -27,7 +27,7 @@ final class ShelfRepository
 
         if ($this->shelf === null) {
             $paints = array_map(static fn (Product $p): Paint => Paint::fromArray($p->body), $rows);
-            $this->shelf = new Shelf($paints);
+            $this->shelf = new Shelf($paints, (new Grits($this->settings))->owned());
         }
 
         return $this->shelf;

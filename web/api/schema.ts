@@ -4082,6 +4082,7 @@ export interface components {
             undoable: components["schemas"]["Undoable"] | null;
         };
         KitPart: {
+            inside: components["schemas"]["Id"] | null;
             count: number;
             /** @enum {string|null} */
             grip: "hole" | "tab" | "flat-back" | "open-below" | "none" | null;

@@ -77,9 +77,10 @@ export function tablesOf(kit: Kit): Table[] {
                 { field: 'grip', title: 'Grip', options: ['hole', 'tab', 'flat back', 'open below', 'none'] },
                 { field: 'origin', title: 'From', options: ['kit', 'added', 'base'] },
                 { field: 'hollow', title: 'Hollow', options: YES },
+                { field: 'inside', title: 'Inside' },
                 { field: 'option', title: 'Only with' },
             ],
-            rows: kit.parts.map((p) => ({ id: p.id, cells: { name: p.name, substrate: words(p.substrate), number: p.number ?? '', bookletStep: p.bookletStep === null ? '' : String(p.bookletStep), mouldedColour: p.mouldedColour ?? '', slot: p.slot ?? '', hand: p.hand ?? '', fragile: flag(p.fragile), stressed: flag(p.stressed), letsLight: flag(p.letsLight), count: p.count === 1 ? '' : String(p.count), grip: words(p.grip), origin: p.origin, hollow: flag(p.hollow), option: p.option ?? '' } })),
+            rows: kit.parts.map((p) => ({ id: p.id, cells: { name: p.name, substrate: words(p.substrate), number: p.number ?? '', bookletStep: p.bookletStep === null ? '' : String(p.bookletStep), mouldedColour: p.mouldedColour ?? '', slot: p.slot ?? '', hand: p.hand ?? '', fragile: flag(p.fragile), stressed: flag(p.stressed), letsLight: flag(p.letsLight), count: p.count === 1 ? '' : String(p.count), grip: words(p.grip), origin: p.origin, hollow: flag(p.hollow), inside: part(p.inside ?? ''), option: p.option ?? '' } })),
         },
         {
             list: 'joints',

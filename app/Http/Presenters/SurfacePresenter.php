@@ -106,7 +106,7 @@ final class SurfacePresenter
     private static function ladder(Place $place, Plan $plan, array $owned): array
     {
         $sanding = Sanding::of($place, $plan->context->house);
-        $ladder = Ladder::between($sanding->from, $sanding->to, $owned);
+        $ladder = $sanding->ladder($owned);
         $missing = array_map(static fn (Grit $g): string => $g->label(), $ladder->missing ?? []);
 
         return [

@@ -47,29 +47,18 @@ final readonly class Gluing
         return $this->stops[0] ?? null;
     }
 
-    /** The step at which a joint is glued by the booklet: its own, else once both its parts are there. */
-    public static function step(Joint $joint, Kit $kit): ?int
-    {
-        if ($joint->step !== null) {
-            return $joint->step;
-        }
-        $steps = array_filter(array_map(static fn (string $p): ?int => $kit->partsById[$p]->bookletStep, $joint->parts), static fn (?int $s): bool => $s !== null);
-
-        return $steps === [] ? null : max($steps);
-    }
-
     /** @return list<Joint> those with a step, by step, then in the user's order */
     public static function inOrder(Kit $kit): array
     {
-        $joints = array_values(array_filter($kit->joints, static fn (Joint $j): bool => self::step($j, $kit) !== null));
-        usort($joints, static fn (Joint $a, Joint $b): int => [self::step($a, $kit), $a->position, $a->id] <=> [self::step($b, $kit), $b->position, $b->id]);
+        $joints = array_values(array_filter($kit->joints, static fn (Joint $j): bool => $j->stepIn($kit) !== null));
+        usort($joints, static fn (Joint $a, Joint $b): int => [$a->stepIn($kit), $a->position, $a->id] <=> [$b->stepIn($kit), $b->position, $b->id]);
 
         return $joints;
     }
 
     private static function stop(Joint $joint, Kit $kit, Breakdown $breakdown, ModelState $surface): ?GluingStop
     {
-        $step = (int) self::step($joint, $kit);
+        $step = (int) $joint->stepIn($kit);
         $hidden = self::unpainted($joint->blocks, $kit, $surface);
         if ($hidden !== []) {
             return new GluingStop($step, $joint->id, $joint->name, array_keys($hidden), sprintf('Step %d closes %s over %s: paint %s first.', $step, $joint->name, Names::listed(self::names(array_merge(...array_values($hidden)), $kit)), self::colours($hidden, $kit)), true);

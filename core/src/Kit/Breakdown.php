@@ -28,14 +28,19 @@ final class Breakdown
     /** @var array<string, string> first joint that blocks an area, by area id */
     private array $blockedBy = [];
 
+    /** What lies inside what, and what shuts it in. */
+    public readonly Enclosure $enclosure;
+
     public function __construct(private readonly Kit $kit, private readonly HouseRules $house)
     {
+        $this->enclosure = new Enclosure($kit);
         foreach ($kit->joints as $joint) {
-            $this->settled[$joint->id] = $this->settle($joint);
+            $this->settled[$joint->id] ??= $this->settle($joint);
             foreach ($joint->blocks as $area) {
                 $this->blockedBy[$area] ??= $joint->id;
             }
         }
+        $this->shutIn();
         $root = $this->connect();
         $groups = [];
         foreach ($kit->parts as $part) {
@@ -80,12 +85,31 @@ final class Breakdown
         return $this->settled[$jointId][1];
     }
 
-    /** The joint that hides an area once it is closed. */
+    /** The joint an area is finished before: one that hides it once closed, or puts what it is on into what closes round it. */
     public function blocks(string $areaId): ?Joint
     {
         $joint = $this->blockedBy[$areaId] ?? null;
 
         return $joint === null ? null : $this->kit->jointsById[$joint];
+    }
+
+    /** What lies inside is painted before it is put in, and the walls about it before that is shut. */
+    private function shutIn(): void
+    {
+        foreach ($this->enclosure->isEmpty() ? [] : $this->kit->areas as $area) {
+            $joints = $this->enclosure->joinsOf($area->part);
+            if ($joints === [] && $area->face === Face::Inside) {
+                $joints = $this->enclosure->closersOf($area->part);
+                foreach ($this->enclosure->contentsOf($area->part) as $part) {
+                    array_push($joints, ...$this->enclosure->joinsOf($part->id));
+                }
+            }
+            foreach ($joints as $joint) {
+                if ($this->settled[$joint->id][0]) {
+                    $this->blockedBy[$area->id] ??= $joint->id;
+                }
+            }
+        }
     }
 
     /** The piece of an area, joint, flaw, feature or part. */
@@ -120,6 +144,10 @@ final class Breakdown
             return [$joint->closed === Closed::BeforePaint, $joint->closed === Closed::BeforePaint ? 'you close it before paint' : 'you close it after paint'];
         }
         [$a, $b] = [$this->kit->partsById[$joint->parts[0]], $this->kit->partsById[$joint->parts[1]]];
+        $shut = $this->shutBeforePaint($joint);
+        if ($shut !== null) {
+            return [true, "it lies inside, and has to be in before {$shut->name} is closed"];
+        }
         if ($joint->removable) {
             return [false, 'it shall come off again, so it is painted apart'];
         }
@@ -151,6 +179,21 @@ final class Breakdown
         }
 
         return [true, 'both sides have one colour and nothing is in the way'];
+    }
+
+    /** The joint, closed before paint, that shuts in what this one puts inside; null where none does. */
+    private function shutBeforePaint(Joint $joint): ?Joint
+    {
+        foreach ($this->enclosure->isEmpty() ? [] : $joint->parts as $part) {
+            foreach (in_array($joint, $this->enclosure->joinsOf($part), true) ? $this->enclosure->deadlines($part) : [] as $shut) {
+                $this->settled[$shut->id] ??= $this->settle($shut);
+                if ($this->settled[$shut->id][0]) {
+                    return $shut;
+                }
+            }
+        }
+
+        return null;
     }
 
     /** A clear part that is paint all over: no pane of it stays bare. */

@@ -84,6 +84,17 @@ final readonly class Joint
         return $this->kind === JointKind::Seam;
     }
 
+    /** The step at which the booklet glues it: its own, else once both its parts are there; null where nothing says. */
+    public function stepIn(Kit $kit): ?int
+    {
+        if ($this->step !== null) {
+            return $this->step;
+        }
+        $steps = array_filter(array_map(static fn (string $p): ?int => $kit->partsById[$p]->bookletStep, $this->parts), static fn (?int $s): bool => $s !== null);
+
+        return $steps === [] ? null : max($steps);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

@@ -12,6 +12,7 @@ final class KitCheck
     public static function references(Kit $kit, Problems $problems): void
     {
         self::uniqueIds($kit, $problems);
+        self::inside($kit, $problems);
         foreach ($kit->joints as $i => $joint) {
             foreach ($joint->parts as $part) {
                 if ($part !== '' && ! isset($kit->partsById[$part])) {
@@ -56,6 +57,22 @@ final class KitCheck
                 if (! isset($kit->areasById[$target]) && ! isset($kit->jointsById[$target]) && ! isset($kit->partsById[$target]) && ! isset($kit->flawsById[$target])) {
                     $problems->add("inserted[{$i}].targets", "names {$target}, which is not in the kit", 'name areas, a joint, a flaw or a piece of this kit');
                 }
+            }
+        }
+    }
+
+    private static function inside(Kit $kit, Problems $problems): void
+    {
+        foreach ($kit->parts as $i => $part) {
+            if ($part->inside !== null && ! isset($kit->partsById[$part->inside])) {
+                $problems->add("parts[{$i}].inside", "names the part {$part->inside}, which is not in the kit", 'name a part of this kit');
+            }
+            $seen = [];
+            for ($in = $part; $in !== null && ! isset($seen[$in->id]); $in = $kit->partsById[$in->inside ?? ''] ?? null) {
+                $seen[$in->id] = true;
+            }
+            if ($in !== null) {
+                $problems->add("parts[{$i}].inside", "puts {$part->name} inside itself", 'say which of the two lies inside the other');
             }
         }
     }

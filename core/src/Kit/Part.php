@@ -19,6 +19,7 @@ final readonly class Part
      * @param  Grip|null  $grip  what there is to hold it by; null: nobody said
      * @param  bool  $hollow  vinyl: stuffed before it is heated or glued
      * @param  string|null  $option  the choice it belongs to, as "canopy=open"
+     * @param  string|null  $inside  the part it lies inside of: it has to be in before that one is closed
      */
     public function __construct(
         public string $id,
@@ -38,6 +39,7 @@ final readonly class Part
         public Origin $origin = Origin::Kit,
         public bool $hollow = false,
         public ?string $option = null,
+        public ?string $inside = null,
     ) {
     }
 
@@ -62,6 +64,7 @@ final readonly class Part
             $in->oneOf('origin', Origin::class, Origin::Kit),
             $in->flag('hollow'),
             KitOption::mark($in, 'option'),
+            $in->optionalId('inside'),
         );
         $in->refuseTheRest();
 
@@ -92,7 +95,7 @@ final readonly class Part
             'id' => $this->id, 'position' => $this->position, 'name' => $this->name, 'substrate' => $this->substrate->value,
             'number' => $this->number, 'bookletStep' => $this->bookletStep, 'mouldedColour' => $this->mouldedColour,
             'slot' => $this->slot, 'hand' => $this->hand, 'fragile' => $this->fragile, 'stressed' => $this->stressed, 'letsLight' => $this->letsLight,
-            'count' => $this->count, 'grip' => $this->grip?->value, 'origin' => $this->origin->value, 'hollow' => $this->hollow, 'option' => $this->option,
+            'count' => $this->count, 'grip' => $this->grip?->value, 'origin' => $this->origin->value, 'hollow' => $this->hollow, 'option' => $this->option, 'inside' => $this->inside,
         ];
     }
 }

@@ -21,6 +21,7 @@ final readonly class Place
      * @param  non-empty-list<string>  $parts
      * @param  float  $widthMm  the wider of width and depth, 0 where there is nothing to fill
      * @param  Filler|null  $chosen  null: as advised
+     * @param  bool  $isClear  it lies in clear plastic: polished, never primed
      */
     private function __construct(
         public string $id,
@@ -35,6 +36,7 @@ final readonly class Place
         public bool $besidePane,
         public ?Filler $chosen,
         public FoundAt $foundAt,
+        public bool $isClear = false,
     ) {
     }
 
@@ -68,7 +70,13 @@ final readonly class Place
 
     public static function ofFlaw(Flaw $flaw, Kit $kit): self
     {
-        return new self($flaw->id, $flaw->name($kit), $flaw->kind, [$flaw->part], max($flaw->widthMm, $flaw->depthMm), $flaw->depthMm, $flaw->lengthMm / 10, $flaw->access, $flaw->crossed, self::hasPane([$flaw->part], $kit), $flaw->filler, $flaw->foundAt);
+        return new self($flaw->id, $flaw->name($kit), $flaw->kind, [$flaw->part], max($flaw->widthMm, $flaw->depthMm), $flaw->depthMm, $flaw->lengthMm / 10, $flaw->access, $flaw->crossed, self::hasPane([$flaw->part], $kit), $flaw->filler, $flaw->foundAt, self::hasPane([$flaw->part], $kit));
+    }
+
+    /** Whether a dark coat may be brushed on it to show what remains: it is sanded off again, and never goes on clear plastic. */
+    public function takesCheckCoat(): bool
+    {
+        return $this->access !== Access::None && ! $this->besidePane;
     }
 
     public function isJoint(): bool
@@ -107,6 +115,7 @@ final readonly class Place
             Operation::Fill => 5 + $cm,
             Operation::CutBack => 2 * max(1, $cm),
             Operation::Rescribe => max(2, $cm),
+            Operation::CheckCoat => 1,
             default => 3,
         };
     }

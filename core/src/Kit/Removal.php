@@ -22,6 +22,7 @@ final class Removal
         $parts = self::ids($document, 'parts');
         $colours = self::ids($document, 'colours');
         $document['areas'] = self::keep($document, 'areas', static fn (array $a): bool => self::has($parts, [$a['part']]));
+        $document['parts'] = array_map(static fn (array $p): array => [...$p, 'inside' => self::has($parts, [$p['inside'] ?? null]) ? $p['inside'] : null], self::things($document, 'parts'));
         $document['joints'] = self::keep($document, 'joints', static fn (array $j): bool => self::has($parts, $j['parts']));
         $document['pieces'] = self::keep($document, 'pieces', static fn (array $p): bool => self::has($parts, [$p['id']]));
         $document['flaws'] = self::keep($document, 'flaws', static fn (array $f): bool => self::has($parts, [$f['part']]));

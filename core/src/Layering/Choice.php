@@ -32,6 +32,19 @@ final readonly class Choice
      */
     public function primer(array $substrates, array $next, array $under): Product
     {
+        return $this->primers($substrates, $next, $under)[0];
+    }
+
+    /**
+     * All primers on the shelf that do as well, in its order; the trade's usual one where none does.
+     *
+     * @param  list<Substrate>  $substrates
+     * @param  list<Product>  $next
+     * @param  list<Product>  $under
+     * @return non-empty-list<Product>
+     */
+    public function primers(array $substrates, array $next, array $under): array
+    {
         $slick = $metal = false;
         foreach ($substrates as $substrate) {
             $slick = $slick || $substrate->isSlickSheet();
@@ -53,13 +66,13 @@ final readonly class Choice
         };
         // A coarse one has to be cut before colour: taken only where nothing finer does.
         foreach ([[true, 1000], [false, 1000], [true, 0], [false, 0]] as [$strict, $grade]) {
-            $found = $this->shelf->pick(Role::Primer, static fn (Product $p): bool => ($p->grade ?? 1000) >= $grade && $good($p, $strict), $otherwise);
-            if (! $this->shelf->isGeneric($found)) {
+            $found = array_values(array_filter($this->shelf->products, static fn (Product $p): bool => $p->role === Role::Primer && ($p->grade ?? 1000) >= $grade && $good($p, $strict)));
+            if ($found !== []) {
                 return $found;
             }
         }
 
-        return $this->shelf->pick(Role::Primer, static fn (): bool => false, $otherwise);
+        return [$this->shelf->pick(Role::Primer, static fn (): bool => false, $otherwise)];
     }
 
     /** Whether a first coat of a product takes on a bare material. */

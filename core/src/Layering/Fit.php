@@ -45,12 +45,12 @@ final class Fit
         if ($trouble === 0) {
             return [];
         }
-        $step = Gluing::step($joint, $context->kit);
+        $step = $joint->stepIn($context->kit);
         $before = $context->breakdown->closesBeforePaint($joint->id);
         $pieces = self::pieces($joint, $context);
 
         return array_values(array_filter($context->kit->joints, static fn (Joint $o): bool => self::trouble($o) < $trouble
-            && Gluing::step($o, $context->kit) === $step
+            && $o->stepIn($context->kit) === $step
             && $context->breakdown->closesBeforePaint($o->id) === $before
             // Blocked access comes before fit: what closes over something waits for what it would shut in.
             && ($joint->blocks === [] || $o->blocks !== [])

@@ -15,7 +15,6 @@ use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Effect;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Liquid;
-use AmberStep\Core\Material\Opacity;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Role;
 use AmberStep\Core\Material\Sheen;
@@ -29,11 +28,17 @@ final class LayerPlanner
     /** µm of clear that polishing wants to start from. */
     public const POLISH_MICRONS = 40;
 
+    /** Thin passes of tinted clear that give the tone of its swatch (handbook 4, Colour). */
+    private const TINT_COATS = 3;
+
     private readonly Hiding $hiding;
+
+    private readonly PrimerChoice $primers;
 
     public function __construct(private readonly Kit $kit, private readonly HouseRules $house, private readonly Shelf $shelf, private readonly Choice $choice, private readonly Pins $pins)
     {
         $this->hiding = new Hiding($house);
+        $this->primers = new PrimerChoice($kit, $house, $shelf, $choice, $pins, $this->hiding);
     }
 
     /**
@@ -42,16 +47,19 @@ final class LayerPlanner
      */
     public function layers(array $areas, Piece $piece): array
     {
-        $primer = $this->primer($areas, $piece);
+        $primers = $this->primers->under($areas, $piece);
         $decals = ! $this->house->says('insignia', 'masks') && self::any($areas, static fn (Area $a): bool => $a->intent->decals);
         $pinWash = self::any($areas, static fn (Area $a): bool => $a->intent->wash === WashKind::Pin);
         $wash = self::any($areas, static fn (Area $a): bool => $a->intent->wash !== null);
         $out = [];
         foreach ($areas as $area) {
             $stack = new WantedStack($this->pins, $area, $piece->id, $this->shelf);
-            $this->grounds($stack, $area, $primer);
+            $this->grounds($stack, $area, $primers[$area->id] ?? null);
             $colour = $this->product($area->intent->colour);
-            if ($colour !== null) {
+            if ($colour?->role === Role::TintedClear) {
+                // Very thin, many passes; it never hides, and the tone is built up.
+                $stack->add(Operation::Colour, (string) $area->intent->colour, $colour, self::TINT_COATS, CoatKind::Mist, CoatKind::Mist);
+            } elseif ($colour !== null) {
                 $stack->add(Operation::Colour, (string) $area->intent->colour, $colour, $this->hiding->coats($colour, $stack->ground() ?? $this->kit->partsById[$area->part]->mouldedColour) + ($this->isThinned($colour) ? 1 : 0), CoatKind::Mist, CoatKind::Light);
             }
             if ($colour !== null && $area->intent->decals && ! $this->house->says('insignia', 'decals')) {
@@ -122,7 +130,7 @@ final class LayerPlanner
             $stack->add(Operation::InsideColour, (string) $area->intent->insideColour, $inside, min(2, $inside->coats()), CoatKind::Mist, CoatKind::Light);
         }
         if ($primer !== null && $primer->product !== null) {
-            $stack->add(Operation::Prime, 'all', $primer->product, $primer->coats, $primer->first, $primer->rest);
+            $stack->add(Operation::Prime, $primer->purpose, $primer->product, $primer->coats, $primer->first, $primer->rest);
         }
         $shade = $this->product($area->intent->preshade);
         if ($shade !== null) {
@@ -176,42 +184,6 @@ final class LayerPlanner
         $reference = $varnish->family->figures()->referenceFilmMicrons;
 
         return max(2, 1 + (int) ceil((self::POLISH_MICRONS - CoatKind::Light->filmMicrons($reference)) / $rest->filmMicrons($reference)));
-    }
-
-    /** @param  non-empty-list<Area>  $areas */
-    private function primer(array $areas, Piece $piece): ?Wanted
-    {
-        $substrates = $next = $under = [];
-        $needed = false;
-        foreach ($areas as $area) {
-            $substrate = $this->substrate($area);
-            // Abraded metal gives any primer a hold: it does not decide which.
-            if (! $substrate->isMetal() || ! $this->house->says('etch', 'abrade')) {
-                $substrates[] = $substrate;
-            }
-            $needed = $needed || $substrate->isMetal() || $substrate->isSlickSheet() || $substrate === Substrate::Resin || $substrate === Substrate::Printed;
-            foreach ([$area->intent->preshade, $area->intent->ground, $area->intent->colour] as $colour) {
-                $product = $this->product($colour);
-                if ($product !== null) {
-                    $next[] = $product;
-                    $needed = $needed || $product->liquid() === Liquid::TwoPart || ($this->house->says('primer', 'where-needed') && $product->opacity === Opacity::Weak);
-                }
-            }
-            $inside = $this->product($area->intent->insideColour);
-            if ($inside !== null) {
-                $under[] = $inside;
-            }
-        }
-        $asked = $this->pins->present(Operation::Prime, 'all', $piece->id, ...array_map(static fn (Area $a): string => $a->id, $areas));
-        if ($asked === null ? $this->house->says('primer', 'always') || $needed : $asked) {
-            $product = $this->choice->primer(array_values(array_unique($substrates, SORT_REGULAR)), $next, $under);
-            // About two coats on grey or white plastic, four over red or black (handbook 2).
-            $dark = self::any($areas, fn (Area $a): bool => MouldedColour::isHardToCover($this->kit->partsById[$a->part]->mouldedColour));
-
-            return new Wanted(Operation::Prime, 'all', $product, $dark ? 4 : 2, CoatKind::Light, $this->house->says('primer-coat', 'wet') ? CoatKind::Wet : CoatKind::Light);
-        }
-
-        return null;
     }
 
     /**

@@ -42,6 +42,21 @@ final readonly class MaskSteps
                 continue;
             }
             $steps->add(new Step($piece->id, Operation::MaskFaces, $joint->id, 1, 1, $piece->id, [$piece->id], Rank::of(Operation::MaskFaces, $phase), $piece->position, $phase, medium: Medium::Plug));
+            $steps->add(new Step($piece->id, Operation::Unplug, $joint->id, 1, 1, $piece->id, [$piece->id], Rank::of(Operation::Unplug, $phase), $piece->position, $phase));
+        }
+    }
+
+    /** An inside that is finished and stays open is covered while the outside is sanded and sprayed (rule opening-covered). */
+    public function openings(StepSet $steps, Piece $piece): void
+    {
+        $open = [];
+        foreach ($piece->areas as $area) {
+            if ($area->isPainted() && $this->breakdown->enclosure->staysOpen($area, $this->breakdown)) {
+                $open[] = $area->id;
+            }
+        }
+        if ($open !== [] && $this->pins->present(Operation::Mask, MaskFor::OPENING, $piece->id, ...$open) !== false) {
+            $this->pair($steps, $piece, MaskFor::OPENING, $open, Medium::Plug, Rank::of(Operation::Fill) + 1, Rank::of(Operation::Unmask, extra: 85), '');
         }
     }
 

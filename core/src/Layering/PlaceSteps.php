@@ -60,9 +60,12 @@ final class PlaceSteps
         $through = $leg->through !== FoundAt::Bare;
         $rank = $through ? self::RANK + $i : ($leg->operation === Operation::Look ? Rank::of(Operation::Fill) - 1 : Rank::of($leg->operation) + $leg->round);
         $title = match (true) {
-            $leg->halo => "Brush a dark coat on the ring round {$place->name}: gap, stain, or good",
+            $leg->halo && $leg->operation === Operation::CheckCoat => "Brush a dark coat on the ring round {$place->name}",
+            $leg->halo => "Sand the ring round {$place->name}: gap, stain, or good",
             $leg->operation === Operation::Look => "Is {$place->name} real detail? Look from inside, at the other side, in the booklet",
             $leg->operation === Operation::CheckSeam && $house->says('seam-check', 'pen-light') => "Check {$place->name}: pen line and raking light",
+            $leg->operation === Operation::CutBack && $place->isClear => "Polish {$place->name} out of the clear plastic",
+            $leg->operation === Operation::CheckSeam && ! $place->takesCheckCoat() => "Check {$place->name} by eye, in raking light",
             default => null,
         };
 

@@ -56,6 +56,12 @@ final class Progress
         if ($step->operation === Operation::Mask || $step->operation === Operation::Unmask) {
             return $this->mask($step);
         }
+        if ($step->operation === Operation::MaskFaces || $step->operation === Operation::Unplug) {
+            return $this->plugDone($step) ? null : $step;
+        }
+        if ($step->operation === Operation::Wash && $step->counted() === PartSteps::RELEASE && $this->isBegun($step->pieceId)) {
+            return null;
+        }
         if ($step->targets === [$step->pieceId]) {
             $done = $this->surface->piece($step->pieceId)->count($step->operation, $step->counted()) >= $step->n || $this->pieceOvertaken($step);
 
@@ -70,10 +76,37 @@ final class Progress
         };
     }
 
+    /** Washed already, or glued: the time to take the release agent off has passed. */
+    private function isBegun(string $pieceId): bool
+    {
+        foreach ($this->breakdown->byId[$pieceId]->areas as $area) {
+            if ($this->surface->area($area->id)->washedAt !== null) {
+                return true;
+            }
+        }
+        foreach ($this->breakdown->jointsOf($pieceId) as $joint) {
+            if ($this->surface->joint($joint->id)->closedAt !== null) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** A closed joint wants no plugs; nor does one that was never plugged before paint: its faces are scraped. */
+    private function plugDone(Step $step): bool
+    {
+        $piece = $this->surface->piece($step->pieceId);
+
+        return $this->surface->joint($step->counted())->closedAt !== null
+            || $piece->count($step->operation, $step->counted()) >= $step->n
+            || ($piece->count(Operation::MaskFaces, $step->counted()) === 0 && $this->pieceOvertaken($this->steps->find("{$step->target}/mask-faces/{$step->purpose}/1") ?? $step));
+    }
+
     private function areaDone(Step $step, string $area): bool
     {
         $state = $this->surface->area($area);
-        if ($step->operation === Operation::Wash) {
+        if ($step->operation->cleans()) {
             return $state->isClean() || $this->pieceIsPainted($step);
         }
 
@@ -154,7 +187,7 @@ final class Progress
     /** Whether all sprayings the mask is for are done or overtaken. */
     private function pastMask(Step $mask): bool
     {
-        $panes = in_array($mask->purpose, [MaskFor::PANES, MaskFor::BARE], true);
+        $panes = MaskFor::all($mask->purpose);
         $on = $this->steps->find("{$mask->target}/mask/{$mask->purpose}/1")->rank ?? $mask->rank;
         foreach ($this->steps->ofPiece($mask->pieceId) as $step) {
             $concerned = $panes ? $step->operation->sprays() : in_array($step->operation, [Operation::Colour, Operation::Ground], true);

@@ -77,6 +77,7 @@ final class StepBuilder
             $masks->colours($this->steps, $piece, $phase, $areas, $places);
             if ($phase === '') {
                 $masks->bare($this->steps, $piece);
+                $masks->openings($this->steps, $piece);
                 InspectSteps::add($this->steps, $piece, $areas, $this->surface, $this->house);
                 (new DryingSteps($this->house))->add($this->steps, $piece, array_map(static fn (Area $a): string => $a->id, $areas));
             }
@@ -96,8 +97,9 @@ final class StepBuilder
     {
         $ids = array_map(static fn (Area $a): string => $a->id, $areas);
         $mark = $phase === '' ? '' : '+'.$phase;
-        $n = $this->washes($ids);
-        $this->steps->add(new Step($piece->id, Operation::Wash, 'all'.$mark, $n, $n, $piece->id, $ids, Rank::of(Operation::Wash, $phase), $piece->position, $phase));
+        $cleaning = ($phase === '' && Bathing::isNever($piece, $this->kit, $this->breakdown)) || PartSteps::washedFirst($piece) ? Operation::Wipe : Operation::Wash;
+        $n = $this->washes($ids, $cleaning);
+        $this->steps->add(new Step($piece->id, $cleaning, 'all'.$mark, $n, $n, $piece->id, $ids, Rank::of($cleaning, $phase), $piece->position, $phase));
         $this->abrade($piece, $phase, $areas, $mark);
         if ($phase === '') {
             // A single moulding may stay on its sprue, which then is its holder (house rule).
@@ -123,17 +125,17 @@ final class StepBuilder
     }
 
     /**
-     * One wash, and another each time bare plastic was sanded since.
+     * One cleaning, and another each time bare plastic was sanded since.
      *
      * @param  list<string>  $ids
      */
-    private function washes(array $ids): int
+    private function washes(array $ids, Operation $cleaning): int
     {
         $most = 0;
         $needed = false;
         foreach ($ids as $id) {
             $state = $this->surface->area($id);
-            $most = max($most, $state->count(Operation::Wash, 'all'));
+            $most = max($most, $state->count($cleaning, 'all'));
             $needed = $needed || ! $state->isClean();
         }
 

@@ -71,6 +71,10 @@ final readonly class AreaWords
         foreach (['insideColour' => [['inside'], 'inside colour'], 'ground' => [['on', 'ground'], 'on a ground of'], 'preshade' => [['preshade', 'pre-shade'], 'pre-shaded with']] as $field => [$leads, $says]) {
             $name = $phrase->behind(...$leads);
             if ($name !== null) {
+                if ($field === 'insideColour' && $this->colours->isNone($name) && $this->draft->find('parts', Ref::read($name, 'a part')) !== null) {
+                    // "inside hull": where the part lies, not what colour is seen through its pane.
+                    return null;
+                }
                 $colour = $this->colours->find($name) ?? throw new NotRead("no colour or paint is called \"{$name->text}\"", $this->near($name->text));
                 $this->draft->set('areas', $areaId, 'intent.'.$field, $colour);
 

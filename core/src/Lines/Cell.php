@@ -18,7 +18,7 @@ final class Cell
 {
     private const LEADS = [
         'areas' => ['insideColour' => 'inside', 'ground' => 'on', 'preshade' => 'preshade', 'seenThrough' => 'seen through'],
-        'parts' => ['number' => 'no', 'bookletStep' => 'step', 'mouldedColour' => 'moulded', 'slot' => 'slot', 'hand' => 'hand', 'grip' => 'grip', 'option' => 'option'],
+        'parts' => ['number' => 'no', 'bookletStep' => 'step', 'mouldedColour' => 'moulded', 'slot' => 'slot', 'hand' => 'hand', 'grip' => 'grip', 'option' => 'option', 'inside' => 'inside'],
         'joints' => ['gapMm' => 'gap', 'filler' => 'fill', 'step' => 'step', 'bestSide' => 'best side'],
     ];
 

@@ -71,6 +71,12 @@ final readonly class ColourFinder
         return $found[0] ?? null;
     }
 
+    /** Whether nothing has that name: neither a colour of the build nor a paint. */
+    public function isNone(Phrase $phrase): bool
+    {
+        return $this->draft->find('colours', Ref::read($phrase, 'a colour')) === null && $this->product($phrase) === null;
+    }
+
     /** @return list<string> */
     public function names(): array
     {

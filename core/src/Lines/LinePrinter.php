@@ -78,7 +78,7 @@ final readonly class LinePrinter
             $part->mouldedColour === null ? '' : "moulded {$part->mouldedColour}", $part->slot === null ? '' : 'slot '.Ref::quoted($part->slot), $part->hand === null ? '' : 'hand '.Ref::quoted($part->hand),
             $part->fragile ? 'fragile' : '', $part->stressed ? 'stressed' : '', $part->letsLight ? 'lets light' : '',
             $part->count === 1 ? '' : "x{$part->count}", $part->grip === null ? '' : 'grip '.str_replace('-', ' ', $part->grip->value), $part->origin === Origin::Kit ? '' : "{$part->origin->value} part",
-            $part->hollow ? 'hollow' : '', $part->option === null ? '' : 'option '.Ref::quoted($part->option),
+            $part->hollow ? 'hollow' : '', $part->option === null ? '' : 'option '.Ref::quoted($part->option), $part->inside === null ? '' : "inside {$this->called[$part->inside]}",
         ], static fn (string $s): bool => $s !== ''));
     }
 

@@ -45,7 +45,35 @@ final readonly class PartWords
             }
         }
 
-        return $this->step($phrase, $partId) ?? $this->moulded($phrase, $partId) ?? $this->count($phrase, $partId) ?? $this->option($phrase, $partId);
+        return $this->inside($phrase, $partId) ?? $this->step($phrase, $partId) ?? $this->moulded($phrase, $partId) ?? $this->count($phrase, $partId) ?? $this->option($phrase, $partId);
+    }
+
+    /** Whether a phrase says in which part this one lies. */
+    public function isInside(Phrase $phrase): bool
+    {
+        $text = $phrase->behind('inside');
+
+        return $text !== null && $this->draft->find('parts', Ref::read($text, 'a part')) !== null;
+    }
+
+    private function inside(Phrase $phrase, string $partId): ?string
+    {
+        $text = $phrase->behind('inside');
+        if ($text === null) {
+            return null;
+        }
+        $name = Ref::read($text, 'a part');
+        $around = $this->draft->find('parts', $name);
+        if ($around === null) {
+            $near = Nearest::to($name->name, $this->draft->names('parts'));
+            throw new NotRead("no part is called \"{$text->text}\"", $near === null ? 'name the part that closes round it, such as inside hull' : "did you mean {$near}");
+        }
+        if ($around === $partId) {
+            throw new NotRead('a part does not lie inside itself', 'name the part that closes round it');
+        }
+        $this->draft->set('parts', $partId, 'inside', $around);
+
+        return "inside {$name->name}: in before that is closed";
     }
 
     private function count(Phrase $phrase, string $partId): ?string

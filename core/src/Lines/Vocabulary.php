@@ -59,7 +59,7 @@ final class Vocabulary
             'fragile' => ['fragile', true, 'fragile'], 'not fragile' => ['fragile', false, 'not fragile'],
             'stressed' => ['stressed', true, 'stressed or thin'], 'not stressed' => ['stressed', false, 'not stressed'],
             'lets light' => ['letsLight', true, 'lets light through'], 'lets no light' => ['letsLight', false, 'lets no light through'],
-            'hollow' => ['hollow', true, 'hollow: stuffed before heat'], 'not hollow' => ['hollow', false, 'not hollow'], 'no option' => ['option', null, 'built whatever is chosen'], 'no grip' => ['grip', null, 'grip not said'],
+            'hollow' => ['hollow', true, 'hollow: stuffed before heat'], 'not hollow' => ['hollow', false, 'not hollow'], 'no option' => ['option', null, 'built whatever is chosen'], 'inside nothing' => ['inside', null, 'lies inside no other part'], 'no grip' => ['grip', null, 'grip not said'],
         ];
         foreach (Origin::cases() as $origin) {
             $words["{$origin->value} part"] = ['origin', $origin->value, $origin === Origin::Base ? 'the base' : "{$origin->value} part"];

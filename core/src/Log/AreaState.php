@@ -28,6 +28,9 @@ final class AreaState
 
     public bool $blownOff = false;
 
+    /** Wiped damp instead of bathed: dry in an hour. */
+    public bool $wipedDamp = false;
+
     /** Last time it was sanded or handled after being washed. */
     public ?int $soiledAt = null;
 

@@ -21,10 +21,11 @@ final readonly class CoatFold
     {
         if ($operation === Operation::Fill) {
             $state->filledBy = $event->id;
-        } elseif ($operation === Operation::Wash) {
+        } elseif ($operation === Operation::Wash || ($operation === Operation::Wipe && $state->top() === null)) {
             $state->washedAt = $event->atEpoch;
             $state->washedBy = $event->id;
             $state->blownOff = $event->blownOff;
+            $state->wipedDamp = $operation === Operation::Wipe;
         } elseif ($operation->sands() && $state->top() === null && $event->stepKey === null) {
             // A remedy's own flatting ends with cleaning; bare plastic sanded off plan is washed again.
             $state->soiledAt = $event->atEpoch;

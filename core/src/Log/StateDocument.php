@@ -71,7 +71,7 @@ final class StateDocument
             'masks' => array_map(self::mask(...), $area->masks),
             'past' => array_map(static fn (MaskStay $s): array => [self::mask($s->mask), $s->offEpoch, $s->offKey], $area->masksPast),
             'stays' => array_map(static fn (CabinetStay $s): array => [$s->fromEpoch, $s->untilEpoch, $s->temperatureC], $area->stays),
-            'plain' => [$area->washedAt, $area->washedBy, $area->filledBy, $area->blownOff, $area->soiledAt, $area->done],
+            'plain' => [$area->washedAt, $area->washedBy, $area->filledBy, $area->blownOff, $area->soiledAt, $area->done, $area->wipedDamp],
         ];
     }
 
@@ -146,7 +146,7 @@ final class StateDocument
         $state->masks = array_map(self::readMask(...), $plain['masks']);
         $state->masksPast = array_map(static fn (array $s): MaskStay => new MaskStay(self::readMask($s[0]), $s[1], $s[2]), $plain['past']);
         $state->stays = array_map(static fn (array $s): CabinetStay => new CabinetStay(...$s), $plain['stays']);
-        [$state->washedAt, $state->washedBy, $state->filledBy, $state->blownOff, $state->soiledAt, $state->done] = $plain['plain'];
+        [$state->washedAt, $state->washedBy, $state->filledBy, $state->blownOff, $state->soiledAt, $state->done, $state->wipedDamp] = $plain['plain'];
 
         return $state;
     }

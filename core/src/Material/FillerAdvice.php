@@ -29,7 +29,7 @@ final readonly class FillerAdvice
         $shim = $filler === Filler::Shim ? Shim::of($gap->mm) : null;
         $runnerUp = array_values(array_filter($choices, static fn (array $c): bool => $c[0] !== $filler))[0] ?? null;
 
-        return new self($filler, $why, $runnerUp, $shim, self::how($filler, $gap, $shim));
+        return new self($filler, $why, $runnerUp, $shim, self::laid($filler, $gap, $shim));
     }
 
     /**
@@ -65,9 +65,15 @@ final readonly class FillerAdvice
         return $all;
     }
 
-    /** @return list<string> */
-    private static function how(Filler $filler, Gap $gap, ?Shim $shim): array
+    /**
+     * How a filler is laid in a gap, and when it may be sanded.
+     *
+     * @param  Shim|null  $shim  null: as the gap asks for
+     * @return list<string> sentences
+     */
+    public static function laid(Filler $filler, Gap $gap, ?Shim $shim = null): array
     {
+        $shim ??= $filler === Filler::Shim ? Shim::of($gap->mm) : null;
         $ready = $filler->readyMinutes($gap->mm);
         $how = match ($filler) {
             Filler::Shim => ['Card of '.implode(' and ', array_map(Shim::words(...), $shim->card ?? [])).', cemented in proud'.(($shim->rest ?? 0) > 0 ? ', then a skim for '.Shim::words($shim->rest ?? 0).'.' : '.')],

@@ -17,16 +17,19 @@ enum Medium: string
     case HeldCard = 'held-card';
     case Plug = 'plug';
 
+    /** Dowel, foam and pegs mark nothing. */
+    private const NO_LIMIT_DAYS = 3650;
+
     /** Longest stay in minutes, on paint or on a bare pane. */
     public function longestStayMinutes(bool $onBarePane): int
     {
         $days = match ($this) {
-            self::PaperTape => $onBarePane ? 30 : 7,
+            self::PaperTape => $onBarePane ? 30 : 14,
             self::VinylTape, self::LiquidMask => $onBarePane ? 14 : 3,
             self::CutFilm => $onBarePane ? 60 : 7,
             self::Putty => $onBarePane ? 7 : 1,
             self::RubberCement => $onBarePane ? 3 : 1,
-            self::Plug => 14,
+            self::Plug => self::NO_LIMIT_DAYS,
             self::Tissue, self::HeldCard => 0,
         };
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Material;
 
-/** The products the user owns, in the user's order. */
+/** The products the user owns, in the user's order, and the grits. */
 final readonly class Shelf
 {
     /** Ids of stand-ins the compiler plans with when nothing on the shelf fits; never stored. */
@@ -13,9 +13,16 @@ final readonly class Shelf
     /** @var array<string, Product> */
     private array $byId;
 
-    /** @param  list<Product>  $products */
-    public function __construct(public array $products)
+    /** @var list<Grit> */
+    public array $grits;
+
+    /**
+     * @param  list<Product>  $products
+     * @param  list<Grit>|null  $grits  null: nobody said, so all that are sold
+     */
+    public function __construct(public array $products, ?array $grits = null)
     {
+        $this->grits = $grits ?? [...Grit::all(GritScale::Fepa), Grit::read('compound')];
         $byId = [];
         foreach ($products as $product) {
             $byId[$product->id] = $product;

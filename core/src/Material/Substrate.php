@@ -42,6 +42,12 @@ enum Substrate: string
         return $this === self::AcrylicSheet || $this === self::Petg;
     }
 
+    /** It comes out of its mould with something on it that neither glue nor paint holds on. */
+    public function hasRelease(): bool
+    {
+        return $this === self::Resin || $this === self::SoftVinyl;
+    }
+
     /** Cement dissolves it, and so joins it. */
     public function takesCement(): bool
     {

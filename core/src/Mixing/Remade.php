@@ -33,7 +33,7 @@ final class Remade
                 if ($kept->mix === null || isset($now[$kept->id]) || ! in_array($id, $kept->mix->products, true)) {
                     continue;
                 }
-                $fresh = self::again($kept, new Shelf(array_map(static fn (Product $p): Product => $now[$p->id] ?? $p, $shelf->products)));
+                $fresh = self::again($kept, new Shelf(array_map(static fn (Product $p): Product => $now[$p->id] ?? $p, $shelf->products), $shelf->grits));
                 if ($fresh !== null && $fresh->toArray() !== $kept->toArray()) {
                     $out[] = $now[$kept->id] = $fresh;
                     $open[] = $kept->id;

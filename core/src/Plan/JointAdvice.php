@@ -49,7 +49,7 @@ final readonly class JointAdvice
         $better = GlueChoice::fits($joint->glue, $a, $b, $joint->carriesLoad, $joint->removable) ? null : $better;
         $before = $context->breakdown->closesBeforePaint($joint->id);
 
-        return new self($joint, $before, $joint->closed !== Closed::Undecided, $context->breakdown->reason($joint->id), Gluing::step($joint, $context->kit), $better, $why, self::align($joint), self::bare($joint, $before, $context), self::fit($joint, $context));
+        return new self($joint, $before, $joint->closed !== Closed::Undecided, $context->breakdown->reason($joint->id), $joint->stepIn($context->kit), $better, $why, self::align($joint), self::bare($joint, $before, $context), self::fit($joint, $context));
     }
 
     /** @return list<string> */

@@ -124,7 +124,11 @@ final class Course
     /** @return list<Operation> checked with the primer, a place needs no step of its own (house rule) */
     private function check(): array
     {
-        return $this->house->says('seam-check', 'primer') ? [] : [Operation::CheckSeam];
+        return match (true) {
+            $this->house->says('seam-check', 'primer') => [],
+            $this->house->says('seam-check', 'pen-light') || ! $this->place->takesCheckCoat() => [Operation::CheckSeam],
+            default => [Operation::CheckCoat, Operation::CheckSeam],
+        };
     }
 
     private function judged(Deed $deed, Verdict $verdict): void
@@ -143,7 +147,7 @@ final class Course
             Verdict::Fill => $this->filling(),
             Verdict::Sand => $this->sanding(),
             Verdict::Rescribe => [Operation::Rescribe],
-            Verdict::Halo => [Operation::CheckSeam],
+            Verdict::Halo => $this->place->takesCheckCoat() ? [Operation::CheckCoat, Operation::CheckSeam] : [Operation::CheckSeam],
             default => [],
         };
         if ($more !== []) {

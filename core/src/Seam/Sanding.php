@@ -18,8 +18,24 @@ final readonly class Sanding
     {
     }
 
+    /**
+     * The grits of it in order, the first the scratch that is there; null where no grit leads there.
+     *
+     * @param  list<Grit>  $owned
+     */
+    public function ladder(array $owned): ?Ladder
+    {
+        return Ladder::between($this->from, $this->to, $owned);
+    }
+
     public static function of(Place $place, HouseRules $house): self
     {
+        if ($place->isClear) {
+            return new self(Grit::read('P2000'), Grit::read('P4000'), 'what clear plastic is polished from; never coarser than the scratch that is there', [
+                'Wet, a drop of soap, light pressure, another direction with each grit; no primer grit ever.',
+                'Then compound on a soft cloth, and a dip or a gloss coat.',
+            ]);
+        }
         [$to, $why] = match (true) {
             $place->foundAt === FoundAt::Clear => ['P2000', 'the last grit before clear goes on again'],
             $house->says('primer', 'never') => ['P1500', 'the last grit where no primer follows'],

@@ -4,16 +4,10 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Telling;
 
-use AmberStep\Core\Kit\EdgeKind;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
-use AmberStep\Core\Kit\Place;
 use AmberStep\Core\Layering\Context;
-use AmberStep\Core\Masking\Cover;
-use AmberStep\Core\Masking\MaskFor;
 use AmberStep\Core\Material\Family;
-use AmberStep\Core\Material\Filler;
-use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Material\Part;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Stuff;
@@ -33,13 +27,15 @@ final class Manner
     {
         return match (true) {
             $step->operation->cleansTheGun() => self::cleaning($step, $context->house),
-            $step->operation === Operation::Mask => self::mask($step, $context->kit, $context->house),
+            $step->operation === Operation::Mask => MaskCard::laid($step, $context),
+            $step->operation === Operation::Unmask => MaskCard::lifted($step, $context),
+            $step->operation->joins(), $step->operation === Operation::Fill, $step->operation === Operation::CutBack => SeamCard::of($step, $context),
+            $step->operation === Operation::Polish => [...SeamCard::of($step, $context), ...self::sanding($step, $context->house)],
             $step->operation === Operation::Cabinet => self::drying($step, $context->house),
-            $step->operation->sands() || $step->operation === Operation::Polish => self::sanding($step, $context->house),
+            $step->operation->sands() => self::sanding($step, $context->house),
             $step->operation === Operation::Mix => self::mixing($step, $context),
             $step->operation->isWash() => self::panels($step),
-            $step->operation->sprays() => [...self::cup($step, $context), ...self::tones($step, $context)],
-            $step->operation === Operation::Fill && $step->placeId !== null && (Place::find($step->placeId, $context->kit))?->filler() === Filler::SolventPutty => ['Squeeze the first of the tube away: it is dry.'],
+            $step->operation->sprays() => [...PrimerCard::saved($step, $context), ...self::cup($step, $context), ...self::tones($step, $context)],
             default => [],
         };
     }
@@ -59,25 +55,6 @@ final class Manner
         ];
     }
 
-    /** @return list<string> */
-    private static function mask(Step $step, Kit $kit, HouseRules $house): array
-    {
-        $out = [];
-        if ($step->medium === Medium::CutFilm && $step->purpose === MaskFor::PANES) {
-            $out[] = $house->says('bought-masks', 'tack-off') ? 'Take the tack off on the back of the hand first.' : 'As they come off the sheet, tack and all.';
-        } elseif ($step->medium === Medium::CutFilm && self::isFine($step, $kit)) {
-            $out[] = $house->says('patterns', 'on-model') ? 'Lay it whole, carrier and all; weed it on the model.' : 'Weed it on the sheet and lay it piece by piece.';
-        }
-        if ($step->medium === Medium::LiquidMask) {
-            $out[] = $house->says('liquid-mask', 'brush') ? 'Brush it on in two or three coats.' : 'Spray it, wash the gun at once, cut the line when it is clear.';
-        }
-        if (Cover::with($step, $house) === Medium::RubberCement) {
-            $out[] = 'Rubber cement over the field behind the edge, 1.5 mm thick; it runs while it is wet.';
-        }
-
-        return $out;
-    }
-
     /**
      * One panel in hand, one clock (handbook 9).
      *
@@ -93,19 +70,6 @@ final class Manner
         $until = $closes % 60 === 0 ? intdiv($closes, 60).' h' : "{$closes} min";
 
         return [sprintf('A panel of %d cm² at a time: %s until %s after it is laid.', $panel, $figures->opens === 0 ? 'wiped at once,' : "wiped from {$figures->opens} min", $until)];
-    }
-
-    private static function isFine(Step $step, Kit $kit): bool
-    {
-        foreach ($step->targets as $target) {
-            foreach ($kit->edgesOf($target) as $edge) {
-                if ($edge->kind === EdgeKind::Hard && $edge->curve === \AmberStep\Core\Kit\Curve::Fiddly) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
     }
 
     /** @return list<string> */

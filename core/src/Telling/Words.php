@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace AmberStep\Core\Telling;
 
 use AmberStep\Core\Document\Names;
+use AmberStep\Core\Kit\Part;
 use AmberStep\Core\Kit\Place;
 use AmberStep\Core\Kit\TestSurface;
 use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Layering\PartSteps;
 use AmberStep\Core\Masking\MaskFor;
 use AmberStep\Core\Material\CoatKind;
+use AmberStep\Core\Material\Role;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 
@@ -33,14 +36,16 @@ final class Words
             Operation::Attach => "Attach {$joint?->name} with {$joint?->glue->word()}",
             Operation::Fill => "Fill {$place?->name} with {$place?->filler()->word()}",
             Operation::CutBack => $step->throughPaint ? "Cut {$place?->name} back through the paint, feather the edge" : "Cut {$place?->name} back to the plastic",
-            Operation::CheckSeam => "Check {$place?->name}: brush a dark colour on, look, sand it off",
+            Operation::CheckCoat => "Brush a dark check coat on {$place?->name}",
+            Operation::CheckSeam => "Sand the check coat off {$place?->name}: what stays dark is low",
             Operation::Rescribe => 'Put back '.($place === null ? 'the '.(($context->kit->featuresById[$step->target] ?? null)?->name($context->kit) ?? 'detail') : "the lines across {$place->name}"),
-            Operation::Wash => 'Wash, rinse, set aside to dry',
-            Operation::Wipe => 'Wipe clean',
+            Operation::Wash => $step->counted() === PartSteps::RELEASE ? 'Wash '.self::washed($step, $context).' before anything is glued' : 'Wash, rinse, set aside to dry',
+            Operation::Wipe => $step->inserted === null ? 'Wipe it damp and blow it off: it is not bathed' : 'Wipe clean',
             Operation::Mount => 'Put it on its holder',
             Operation::MaskFaces => 'Plug the faces of '.($context->kit->jointsById[$step->counted()]->name ?? 'the joint'),
-            Operation::Mask => $step->purpose === MaskFor::PANES ? 'Mask the panes with '.$step->medium?->word() : 'Cap '.self::areas($step, $context).' with '.$step->medium?->word(),
-            Operation::Unmask => $step->purpose === MaskFor::PANES ? 'Bare the panes' : 'Take the '.$step->medium?->word().' off '.self::areas($step, $context),
+            Operation::Unplug => 'Take the plugs out of '.($context->kit->jointsById[$step->counted()]->name ?? 'the joint'),
+            Operation::Mask => $step->purpose === MaskFor::OPENING ? 'Cover '.self::areas($step, $context).' with foam or dry tissue' : ($step->purpose === MaskFor::PANES ? 'Mask the panes with '.$step->medium?->word() : 'Cap '.self::areas($step, $context).' with '.$step->medium?->word()),
+            Operation::Unmask => $step->purpose === MaskFor::OPENING ? 'Uncover '.self::areas($step, $context) : ($step->purpose === MaskFor::PANES ? 'Bare the panes' : 'Take the '.$step->medium?->word().' off '.self::areas($step, $context)),
             Operation::Abrade => 'Abrade for a key',
             Operation::InsideColour => "Spray {$colour}, the inside colour, ".self::coat($step),
             Operation::Prime => "Prime with {$product}, ".self::coat($step),
@@ -102,12 +107,14 @@ final class Words
             Operation::Glue, Operation::Attach => 'Joint is closed',
             Operation::Fill => 'Filler is in',
             Operation::CutBack => 'Cut back',
+            Operation::CheckCoat => 'It is brushed on',
             Operation::CheckSeam => 'It is gone',
             Operation::Rescribe => 'It is there again',
             Operation::Wash => 'Washed',
             Operation::Wipe => 'Wiped',
             Operation::Mount => 'On its holder',
             Operation::MaskFaces => 'Faces are plugged',
+            Operation::Unplug => 'Plugs are out',
             Operation::Mask => 'Mask is on',
             Operation::Unmask => 'Mask is off',
             Operation::Inspect => 'Looked over, clean',
@@ -137,7 +144,7 @@ final class Words
     public static function technique(Step $step): string
     {
         return match ($step->operation) {
-            Operation::Colour, Operation::Ground, Operation::InsideColour => match ($step->coatKind) {
+            Operation::Colour, Operation::Ground, Operation::InsideColour => $step->product?->role === Role::TintedClear ? 'Very thin, low pressure, passes that hardly show; a small lens takes one quick touch from a pick or brush instead.' : match ($step->coatKind) {
                 CoatKind::Mist => 'A mist only: dry almost as it lands, so that the next coat grips. Corners, recesses and undersides first, open panels last.',
                 default => 'Corners, recesses and undersides first, open panels last, in another direction than the coat before. Do not stop in the middle of a pass.',
             },
@@ -145,17 +152,20 @@ final class Words
             Operation::Preshade => 'Along panel lines and into recesses, close and thin. It need not be neat.',
             Operation::Gloss, Operation::Seal, Operation::Final, Operation::Barrier => $step->coatKind === CoatKind::Wet ? 'Wet enough to level, not so wet that it runs. One uninterrupted pass; lay the piece level.' : 'Light and even: it carries the coat that follows.',
             Operation::Insignia => 'Masks laid whole and pressed down at the edges, light colours first; close, low, across the edge and not under it. Lift each mask while its paint is fresh.',
-            Operation::Mask => 'Press the edge down with a pointed stick; the field only has to cover. Count that everything is covered before you spray.',
-            Operation::Unmask => 'Pull it back on itself, slowly, away from the fresh paint.',
+            Operation::Mask => $step->purpose === MaskFor::OPENING ? 'Loose, so that nothing presses on the paint, and tight at the rim: dust and overspray find every gap.' : 'Press the edge down with a pointed stick; the field only has to cover. Count that everything is covered before you spray.',
+            Operation::Unplug => 'Out with the plugs and peg ends; look that the faces are bare plastic, scrape what crept under.',
+            Operation::Unmask => $step->purpose === MaskFor::OPENING ? 'Lift it out, then blow the dust out before you look.' : 'Pull it back on itself, slowly, away from the fresh paint.',
             Operation::Decal => 'One at a time. Press the water out from the middle, and keep it wet until it lies right.',
             Operation::PinWash => 'Touch the line and let it run. Wipe what stands on the panel with a barely damp brush, along the airflow.',
             Operation::Filter => 'Thin, with a soft brush; draw it down at once, before it pools.',
+            Operation::Wipe => $step->inserted === null ? 'Dust it off, a cloth wrung out in water with a drop of soap, another with clear water. No water into joints and openings.' : '',
             Operation::Wash => 'Warm water and a drop of dish soap. Rinse until it runs clear; do not touch it bare-handed after.',
-            Operation::Glue, Operation::Attach => 'Test fit first. Hold or band it, look along it for alignment, then leave it alone.',
-            Operation::Fill => 'Tape either side of the gap, fill proud, strike off to the tape.',
+            Operation::Glue, Operation::Attach => 'Test fit first; look along it for alignment.',
             Operation::Rescribe => 'Several light strokes along a guide; half the pressure where it crosses filler, which is softer or harder than the plastic.',
-            Operation::Polish => 'P2000 wet on a block, then compound. Keep off edges and creases: they carry half the film and lose three times as much; tape them, do them by hand.',
-            Operation::CutBack => 'Cut back to the tape, then work up through the grits with light pressure.',
+            Operation::Polish => 'Wet, on a block. Keep off edges and creases: they carry half the film and lose three times as much; tape them, do them by hand.',
+            Operation::CheckCoat => 'Any dark paint, thin, all places of the piece in one go. If it smears under the paper it waits for the next evening.',
+            Operation::CheckSeam => $step->title === null ? 'Sand until only the low spots are dark: those want filling again. Do not dig for them.' : '',
+            Operation::CutBack => 'Light pressure, each grit until the scratches of the one before are gone.',
             Operation::Test => 'Same paint, thinner, gun and ground as on the model. Let it dry, then try tape and a thumbnail on it.',
             Operation::TouchUp => 'Nip, do not twist. Sand the stub flush, then the same mix with a brush, thin.',
             Operation::Rinse => 'Spray its own thinner until it comes clear, wipe the needle tip, then a little of the next paint\'s thinner.',
@@ -165,12 +175,20 @@ final class Words
             Operation::Soften => 'The rim only, in water of about 60 °C: it is cut, not formed. It bends from 50 °C.',
             Operation::Trim => 'A new blade along the line, part held down; it cools in seconds, so warm it again rather than press.',
             Operation::Stuff => 'Firm, into every limb: cotton wool or foam, nothing that takes up water. An empty part collapses when it is heated.',
-            Operation::FitWarm => 'About 90 °C water for 20 to 60 s, seconds to fit it, then hold it in cold water.',
+            Operation::FitWarm => 'One at a time: it is soft for seconds. About 90 °C water for 20 to 60 s, seconds to fit it, then hold it in cold water.',
             Operation::CloseColour => 'Look at each part and face on the list before the gun is washed: what is forgotten now comes out in a slightly different shade.',
             Operation::Photograph => 'Every side, daylight, a ruler in the picture.',
             Operation::Inspect => 'Under a raking light, every side: scratches, gaps, dust, bare places.',
             default => '',
         };
+    }
+
+    /** What of a piece has to be washed before it is joined to anything: what came out of a mould with something on it. */
+    private static function washed(Step $step, Context $context): string
+    {
+        $parts = array_filter($context->breakdown->byId[$step->pieceId]->parts ?? [], static fn (Part $p): bool => $p->substrate->hasRelease());
+
+        return Names::listed(array_values(array_map(static fn (Part $p): string => $p->name, $parts)));
     }
 
     /** The part a step is about: its name, and where it belongs. */

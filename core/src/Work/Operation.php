@@ -15,6 +15,7 @@ enum Operation: string
     case Glue = 'glue';
     case Fill = 'fill';
     case CutBack = 'cut-back';
+    case CheckCoat = 'check-coat';
     case CheckSeam = 'check-seam';
     case Rescribe = 'rescribe';
     case Wash = 'wash';
@@ -41,6 +42,7 @@ enum Operation: string
     case Filter = 'filter';
     case Final = 'final';
     case Polish = 'polish';
+    case Unplug = 'unplug';
     case Scrape = 'scrape';
     case Attach = 'attach';
     case Cabinet = 'cabinet';
@@ -83,7 +85,7 @@ enum Operation: string
     public function touches(): bool
     {
         return match ($this) {
-            self::Inspect, self::Look, self::Cabinet, self::Test, self::Rinse, self::Strip, self::Mix, self::CloseColour, self::Photograph => false,
+            self::Look, self::Cabinet, self::Test, self::Rinse, self::Strip, self::Mix, self::CloseColour, self::Photograph => false,
             default => ! $this->leavesLayer(),
         };
     }
@@ -98,6 +100,12 @@ enum Operation: string
     public function isOfTheBuild(): bool
     {
         return $this === self::CloseColour || $this === self::Photograph;
+    }
+
+    /** Takes dust and grease off: in a bath, or with a damp cloth. */
+    public function cleans(): bool
+    {
+        return $this === self::Wash || $this === self::Wipe;
     }
 
     /** Abrades what is on the surface. */
@@ -121,8 +129,10 @@ enum Operation: string
     {
         return match ($this) {
             self::CutBack => 'cut back',
+            self::CheckCoat => 'dark check coat',
             self::CheckSeam => 'check the seam',
             self::MaskFaces => 'keep joint faces bare',
+            self::Unplug => 'take the plugs out',
             self::InsideColour => 'inside colour',
             self::Preshade => 'pre-shade',
             self::PinWash => 'pin wash',

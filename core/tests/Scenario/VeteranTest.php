@@ -51,6 +51,16 @@ final class VeteranTest extends TestCase
                 'step' => array_map(fn (array $s) => $this->figures($plan, ...$s), $expected),
                 'never' => array_map(fn (string $words) => self::assertStringNotContainsStringIgnoringCase($words, implode("\n", array_keys(self::titles($plan)))), $expected),
                 'stops' => self::assertCount($expected, $plan->stops(), implode('; ', Build::findings($plan))),
+                'in order' => $this->inOrder($plan, $expected),
+                'never after' => array_map(fn (array $n) => $this->neverAfter($plan, ...$n), $expected),
+                'finding once' => array_map(fn (string $rule) => self::assertCount(1, self::spoken($plan, $rule), implode('; ', Build::findings($plan))), $expected),
+                'finding rules' => array_map(fn (string $rule) => self::assertNotEmpty(self::spoken($plan, $rule), implode('; ', Build::findings($plan))), $expected),
+                'says' => array_map(fn (string $words) => self::assertStringContainsStringIgnoringCase($words, self::said($plan)), $expected),
+                'does not say' => array_map(fn (string $words) => self::assertStringNotContainsStringIgnoringCase($words, self::said($plan)), $expected),
+                'says in why' => array_map(fn (string $words) => self::assertStringContainsStringIgnoringCase($words, self::whys($plan, $this->of($plan, 'Prime'))), $expected),
+                'in manner' => array_map(fn (string $words) => self::assertStringContainsString($words, self::manners($plan)), $expected),
+                'not in manner' => array_map(fn (string $words) => self::assertStringNotContainsString($words, self::manners($plan)), $expected),
+                'cautions twice' => array_map(fn (string $words) => self::assertGreaterThanOrEqual(2, self::cautioned($plan, $words), "{$words} is said on each step it is true of"), $expected),
                 default => self::fail("a veteran cannot expect \"{$what}\""),
             };
         }
@@ -62,6 +72,56 @@ final class VeteranTest extends TestCase
         foreach (self::ANSWERED as $name) {
             yield $name => [$name];
         }
+    }
+
+    /**
+     * Each begins after the one before it has ended: the last of a kind before the first of the next.
+     *
+     * @param  list<string>  $kinds
+     */
+    private function inOrder(Plan $plan, array $kinds): void
+    {
+        for ($i = 1; $i < count($kinds); $i++) {
+            $before = max(array_map(static fn (PlannedStep $p): int => $p->startEpoch, $this->of($plan, $kinds[$i - 1])));
+            $after = array_filter($this->of($plan, $kinds[$i]), static fn (PlannedStep $p): bool => $p->startEpoch > $before);
+            self::assertNotEmpty($after, "nothing like \"{$kinds[$i]}\" comes after \"{$kinds[$i - 1]}\":\n".implode("\n", array_keys(self::titles($plan))));
+        }
+    }
+
+    private function neverAfter(Plan $plan, string $first, string $never): void
+    {
+        $from = min(array_map(static fn (PlannedStep $p): int => $p->startEpoch, $this->of($plan, $first)));
+        foreach ($plan->byTime() as $planned) {
+            self::assertFalse($planned->startEpoch > $from && str_starts_with(strtolower(self::title($planned, $plan)), strtolower($never)), self::title($planned, $plan)." comes after {$first}");
+        }
+    }
+
+    /** @return list<Finding> */
+    private static function spoken(Plan $plan, string $rule): array
+    {
+        return array_values(array_filter($plan->findings, static fn (Finding $f): bool => $f->rule === $rule));
+    }
+
+    /** What all findings say, whole. */
+    private static function said(Plan $plan): string
+    {
+        return implode("\n", array_map(static fn (Finding $f): string => $f->title.' '.$f->why.' '.implode(' ', array_map(static fn (Fix $x): string => $x->title, $f->fixes)), $plan->findings));
+    }
+
+    /** @param  list<PlannedStep>  $steps */
+    private static function whys(Plan $plan, array $steps): string
+    {
+        return implode("\n", array_map(static fn (PlannedStep $p): string => implode(' ', [...Manner::of($p->step, $plan->context), ...array_column($p->reasons(), 'why')]), $steps));
+    }
+
+    private static function manners(Plan $plan): string
+    {
+        return implode("\n", array_map(static fn (PlannedStep $p): string => Words::technique($p->step).' '.implode(' ', Manner::of($p->step, $plan->context)), $plan->byTime()));
+    }
+
+    private static function cautioned(Plan $plan, string $words): int
+    {
+        return count(array_filter($plan->byTime(), static fn (PlannedStep $p): bool => stripos(implode(' ', Cautions::of($p->step)), $words) !== false));
     }
 
     /** Hours from the end of the last step of one kind to the beginning of the first of another. */

@@ -34,6 +34,7 @@ final class KitWords
             'joints' => $this->joints($kit['joints'] ?? []),
             'edges' => $this->edges($kit['edges'] ?? []),
             'pieces' => array_map(fn (string $part, string $name): array => ['id' => $this->names->id($part), 'name' => $name], array_keys($kit['pieces'] ?? []), array_values($kit['pieces'] ?? [])),
+            'flaws' => array_map(fn (array $f, int $i): array => ['id' => $this->names->id($f['where'] ?? "flaw {$i}"), 'position' => $i, ...$f, 'part' => $this->names->id($f['part'])], $kit['flaws'] ?? [], array_keys($kit['flaws'] ?? [])),
             'house' => $said['house'] ?? [],
             'pins' => $this->things('pins', $kit['pins'] ?? []),
             'inserted' => $this->things('inserted', $kit['inserted'] ?? []),
@@ -66,7 +67,7 @@ final class KitWords
         $parts = [];
         foreach ($said as $name => $part) {
             $part = is_array($part) ? $part : ['substrate' => $part];
-            $parts[] = ['id' => $this->names->id($name), 'position' => count($parts), 'name' => $name, ...$part];
+            $parts[] = ['id' => $this->names->id($name), 'position' => count($parts), 'name' => $name, ...$part, ...(isset($part['inside']) ? ['inside' => $this->names->id($part['inside'])] : [])];
         }
 
         return $parts;

@@ -39,7 +39,7 @@ final class Paints
     public static function shelf(Names $names, array $without = [], array $more = []): Shelf
     {
         $products = [];
-        foreach ([...$more, ...array_diff_key(self::ALL, [...array_flip($without), ...$more])] as $name => [$family, $role, $swatch, $rest]) {
+        foreach ([...array_map(static fn (array $p): array => $p + [3 => []], $more), ...array_diff_key(self::ALL, [...array_flip($without), ...$more])] as $name => [$family, $role, $swatch, $rest]) {
             $mix = isset($rest['mix']) ? ['mix' => self::mix($rest['mix'], $rest['asks'] ?? [], $names)] : [];
             unset($rest['asks']);
             $products[] = Product::fromArray(['id' => $names->id($name), 'name' => $name, 'family' => $family, 'role' => $role, 'swatch' => $swatch, ...$rest, ...$mix]);

@@ -31,7 +31,7 @@ final class TradeOrder implements OrdersSteps
         }
         foreach ($context->steps->all() as $step) {
             if ($step->operation === Operation::Mount) {
-                $washes = array_values(array_filter($context->steps->ofPiece($step->pieceId), static fn (Step $s): bool => $s->operation === Operation::Wash && $s->phase === ''));
+                $washes = array_values(array_filter($context->steps->ofPiece($step->pieceId), static fn (Step $s): bool => $s->operation->cleans() && ! $s->isRemedy() && $s->phase === ''));
                 yield from Say::all($washes, [$step], $this, 'A piece is washed, then put on its holder: no hand touches it after.');
                 yield from Say::all([$step], $this->sprays($context, $step->pieceId), $this, 'A piece is put on its holder before it is sprayed.');
             } elseif ($step->operation === Operation::TouchUp) {

@@ -33,7 +33,7 @@ final class BookletOrder implements OrdersSteps
             foreach (Gluing::inOrder($context->kit) as $joint) {
                 $join = $context->steps->find("{$joint->id}/{$operation->value}/all/1");
                 if ($join !== null) {
-                    $byStep[(int) Gluing::step($joint, $context->kit)][] = $join;
+                    $byStep[(int) $joint->stepIn($context->kit)][] = $join;
                 }
             }
             yield from $this->chain($byStep, $context);

@@ -10,6 +10,7 @@ use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Kit\Part;
 use AmberStep\Core\Kit\Removal;
 use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Layering\PartSteps;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
@@ -41,7 +42,7 @@ final class HandedPart implements Judges, OrdersSteps
                 continue;
             }
             $joins = array_values(array_filter($context->steps->all(), static fn (Step $s): bool => $s->operation->joins() && in_array($part->id, $context->kit->jointsById[(string) $s->jointId]->parts ?? [], true)));
-            $wash = array_values(array_filter($context->steps->ofPiece($fit->pieceId), static fn (Step $s): bool => $s->operation === Operation::Wash));
+            $wash = array_values(array_filter($context->steps->ofPiece($fit->pieceId), static fn (Step $s): bool => $s->operation->cleans() && ! $s->isRemedy() && $s->counted() !== PartSteps::RELEASE));
             yield from Say::all([$fit], [...$joins, ...$wash], $this, "{$part->name} fits in more than one way: it is tried and marked first.");
         }
     }

@@ -39,13 +39,25 @@ final class JointFacesBare implements Judges, OrdersSteps
         foreach ($context->steps->with(Operation::MaskFaces) as $mask) {
             $joint = $context->kit->jointsById[$mask->purpose];
             $reason = $joint->glue->isCement() ? "Cement holds {$joint->name} only on bare plastic." : "{$joint->name} carries a load: glue is as strong as the paint under it.";
-            $sprays = array_values(array_filter($context->steps->ofPiece($mask->pieceId), static fn (Step $s): bool => $s->operation->sprays() && $s->phase === $mask->phase && ! $s->isRemedy()));
+            $sprays = array_values(array_filter($context->steps->ofPiece($mask->pieceId), static fn (Step $s): bool => $s->operation->sprays() && ! $s->isRemedy() && ($s->phase === $mask->phase || ($mask->phase !== '' && $s->phase !== '' && self::isOn($s, $joint, $context)))));
             yield from Say::all([$mask], $sprays, $this, $reason);
         }
         foreach ($context->steps->with(Operation::Scrape) as $scrape) {
             $joins = array_values(array_filter($context->steps->all(), static fn (Step $s): bool => $s->operation->joins() && $s->jointId === $scrape->purpose));
             yield from Say::all([$scrape], $joins, $this, 'Painted joint faces are scraped before they are glued.');
         }
+    }
+
+    /** What lies inside is painted in turns: what is sprayed on either part of a joint would reach its faces. */
+    private static function isOn(Step $step, Joint $joint, Context $context): bool
+    {
+        foreach ($step->targets as $target) {
+            if (in_array($context->kit->areasById[$target]->part ?? '', $joint->parts, true)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

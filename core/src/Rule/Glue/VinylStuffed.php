@@ -9,6 +9,7 @@ use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Inserted;
 use AmberStep\Core\Kit\Part;
 use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Layering\PartSteps;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
@@ -41,10 +42,14 @@ final class VinylStuffed implements Judges, OrdersSteps
             }
             $key = static fn (Operation $o): string => "{$stuff->pieceId}/{$o->value}/{$part->id}/1";
             $chain = array_values(array_filter(array_map(static fn (Operation $o): ?Step => $context->steps->find($key($o)), [Operation::Soften, Operation::Trim, Operation::Stuff, Operation::FitWarm])));
+            $release = $context->steps->find("{$stuff->pieceId}/wash/".PartSteps::RELEASE.'/1');
+            if ($release !== null && $chain !== []) {
+                yield Say::must($release, $chain[0], $this, 'The release agent comes off vinyl before anything is done to it.');
+            }
             for ($i = 1; $i < count($chain); $i++) {
                 yield Say::must($chain[$i - 1], $chain[$i], $this, $chain[$i]->operation === Operation::FitWarm ? "{$part->name} is stuffed before it is heated: empty it collapses." : 'Vinyl is softened, trimmed, stuffed, then formed.');
             }
-            $after = array_values(array_filter($context->steps->all(), static fn (Step $s): bool => ! $s->isRemedy() && (($s->operation->joins() && in_array($part->id, $context->kit->jointsById[(string) $s->jointId]->parts ?? [], true)) || ($s->operation === Operation::Wash && $s->pieceId === $stuff->pieceId))));
+            $after = array_values(array_filter($context->steps->all(), static fn (Step $s): bool => ! $s->isRemedy() && (($s->operation->joins() && in_array($part->id, $context->kit->jointsById[(string) $s->jointId]->parts ?? [], true)) || ($s->operation->cleans() && $s->counted() !== PartSteps::RELEASE && $s->pieceId === $stuff->pieceId))));
             yield from Say::all($chain === [] ? [] : [$chain[count($chain) - 1]], $after, $this, "{$part->name} has its shape before it is glued or painted.");
         }
     }

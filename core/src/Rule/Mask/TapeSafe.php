@@ -10,6 +10,7 @@ use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Inserted;
 use AmberStep\Core\Log\Layer;
+use AmberStep\Core\Masking\MaskFor;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Material\Role;
@@ -51,7 +52,7 @@ final class TapeSafe implements Judges, OrdersHolds
 
     public function holds(Step $step, World $world): iterable
     {
-        $masks = $step->operation === Operation::Mask && $step->medium !== Medium::HeldCard;
+        $masks = $step->operation === Operation::Mask && $step->medium !== Medium::HeldCard && $step->purpose !== MaskFor::OPENING;
         if (! $masks && ! ($step->operation === Operation::Insignia && $step->n === 1)) {
             return;
         }

@@ -34,7 +34,7 @@ final class Uncovered implements Judges, OrdersSteps
     public function order(Context $context): iterable
     {
         foreach ($context->steps->with(Operation::Mask) as $mask) {
-            if ($mask->isRemedy() || in_array($mask->purpose, [MaskFor::PANES, MaskFor::BARE], true)) {
+            if ($mask->isRemedy() || MaskFor::all($mask->purpose)) {
                 continue;
             }
             foreach ($context->steps->ofPiece($mask->pieceId) as $spray) {

@@ -38,7 +38,7 @@ final class UnmaskWhen implements Judges, OrdersHolds, OrdersSteps
     public function order(Context $context): iterable
     {
         foreach ($context->steps->with(Operation::Unmask) as $unmask) {
-            if ($unmask->isRemedy() || in_array($unmask->purpose, [MaskFor::PANES, MaskFor::BARE], true)) {
+            if ($unmask->isRemedy() || MaskFor::all($unmask->purpose)) {
                 continue;
             }
             foreach ($context->steps->ofPiece($unmask->pieceId) as $step) {
@@ -65,7 +65,7 @@ final class UnmaskWhen implements Judges, OrdersHolds, OrdersSteps
 
     public function holds(Step $step, World $world): iterable
     {
-        if ($step->phase !== '' || in_array($step->purpose, [MaskFor::PANES, MaskFor::BARE], true)) {
+        if ($step->phase !== '' || MaskFor::all($step->purpose)) {
             return;
         }
         foreach ($world->breakdown->byId[$step->pieceId]->areas ?? [] as $area) {

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule\Paint;
 
+use AmberStep\Core\Kit\Place;
 use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Layering\PartSteps;
 use AmberStep\Core\Material\DriesBy;
 use AmberStep\Core\Rule\OrdersHolds;
 use AmberStep\Core\Rule\OrdersSteps;
@@ -17,15 +19,18 @@ use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Operation;
 
 #[Says(
-    'A piece is washed after sanding and dry before paint: 24 h in the room, 4 h once blown off.',
+    'A piece is washed after sanding and dry before paint: 24 h in the room, 4 h once blown off; 1 h where it is only wiped damp.',
     speaks: [],
-    rests: '24 h in the room, 4 h once blown off',
+    rests: 'Handbook 3: 24 h in the room, 4 h once blown off, 1 h wiped damp, 4 h over bare filler',
 )]
 final class WashDryBeforePaint implements OrdersHolds, OrdersSteps
 {
     private const DRY_MINUTES = 24 * 60;
 
     private const BLOWN_OFF_MINUTES = 4 * 60;
+
+    /** Dusted, wiped damp and blown off instead of bathed. */
+    private const WIPED_MINUTES = 60;
 
     public function id(): string
     {
@@ -34,12 +39,20 @@ final class WashDryBeforePaint implements OrdersHolds, OrdersSteps
 
     public function order(Context $context): iterable
     {
-        foreach ($context->steps->with(Operation::Wash) as $wash) {
+        foreach ([...$context->steps->with(Operation::Wash), ...$context->steps->with(Operation::Wipe)] as $wash) {
+            if ($wash->isRemedy()) {
+                continue;
+            }
+            $release = $wash->counted() === PartSteps::RELEASE;
             $sprays = array_values(array_filter(
                 $context->steps->ofPiece($wash->pieceId),
-                static fn (Step $s): bool => $s->operation->sprays() && $s->phase === $wash->phase && ! $s->isRemedy() && array_intersect($s->targets, $wash->targets) !== [],
+                static fn (Step $s): bool => $s->operation->sprays() && ($release || ($s->phase === $wash->phase && array_intersect($s->targets, $wash->targets) !== [])) && ! $s->isRemedy(),
             ));
             yield from Say::all([$wash], $sprays, $this, 'Dust and grease are washed off before paint.');
+            if ($release) {
+                $work = array_values(array_filter($context->steps->ofPiece($wash->pieceId), static fn (Step $s): bool => $s->key !== $wash->key && ! $s->isRemedy() && (in_array($s->operation, [Operation::Glue, Operation::Fill, Operation::CutBack, Operation::TestFit], true) || $s->operation->cleans())));
+                yield from Say::all([$wash], $work, $this, 'Release agent comes off before anything is glued to it or filled.');
+            }
         }
     }
 
@@ -53,9 +66,27 @@ final class WashDryBeforePaint implements OrdersHolds, OrdersSteps
         foreach ($step->targets as $target) {
             $state = $world->state($target);
             if ($state->washedAt !== null && $state->layers === []) {
-                $wait = $world->waits->plain($state->washedAt, $state->blownOff ? self::BLOWN_OFF_MINUTES : self::DRY_MINUTES, DriesBy::Water, $state->stays, $state->washedBy);
+                $minutes = match (true) {
+                    $state->wipedDamp && ! self::hasBareFiller($target, $world) => self::WIPED_MINUTES,
+                    $state->wipedDamp, $state->blownOff => self::BLOWN_OFF_MINUTES,
+                    default => self::DRY_MINUTES,
+                };
+                $wait = $world->waits->plain($state->washedAt, $minutes, DriesBy::Water, $state->stays, $state->washedBy);
                 yield new Hold(HoldKind::Dry, $target, $wait->fromEpoch, $wait->untilEpoch, $this->id(), 'wash water', $wait);
             }
         }
+    }
+
+    /** Bare filler drinks water: it dries as long as what was bathed and blown off. */
+    private static function hasBareFiller(string $areaId, World $world): bool
+    {
+        $part = $world->kit->areasById[$areaId]->part ?? null;
+        foreach (Place::all($world->kit) as $place) {
+            if (in_array($part, $place->parts, true) && $world->surface->joint($place->id)->filledAt !== null) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

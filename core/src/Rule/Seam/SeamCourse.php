@@ -7,6 +7,7 @@ namespace AmberStep\Core\Rule\Seam;
 use AmberStep\Core\Kit\Feature;
 use AmberStep\Core\Kit\Place;
 use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Layering\PartSteps;
 use AmberStep\Core\Rule\Rule;
 use AmberStep\Core\Rule\Say;
 use AmberStep\Core\Seam\Course;
@@ -90,6 +91,6 @@ final readonly class SeamCourse
     /** @return list<Step> the washing and spraying of the outside of a step's piece */
     private function outside(Context $context, Step $step): array
     {
-        return array_values(array_filter($context->steps->ofPiece($step->pieceId), static fn (Step $s): bool => $s->phase === '' && ! $s->isRemedy() && ($s->operation->sprays() || $s->operation === Operation::Wash)));
+        return array_values(array_filter($context->steps->ofPiece($step->pieceId), static fn (Step $s): bool => $s->phase === '' && ! $s->isRemedy() && ($s->operation->sprays() || ($s->operation->cleans() && $s->counted() !== PartSteps::RELEASE))));
     }
 }

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Rule\Paint;
+
+use AmberStep\Core\Log\AreaState;
+use AmberStep\Core\Material\DriesBy;
+use AmberStep\Core\Rule\OrdersHolds;
+use AmberStep\Core\Rule\Says;
+use AmberStep\Core\Rule\World;
+use AmberStep\Core\Step\Hold;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Work\HoldKind;
+use AmberStep\Core\Work\Operation;
+
+#[Says(
+    'A piece that was washed is not glued, masked or put on a holder while water stands in its joints: 4 h, 1 h blown off or wiped.',
+    speaks: [],
+    rests: 'Handbook 3, wet-piece',
+)]
+final class WetPiece implements OrdersHolds
+{
+    private const MINUTES = 4 * 60;
+
+    private const BLOWN_OFF_MINUTES = 60;
+
+    public function id(): string
+    {
+        return 'wet-piece';
+    }
+
+    public function concerns(Operation $operation): bool
+    {
+        return $operation->joins() || in_array($operation, [Operation::Mask, Operation::MaskFaces, Operation::Mount, Operation::Fill], true);
+    }
+
+    public function holds(Step $step, World $world): iterable
+    {
+        $joint = $world->kit->jointsById[$step->jointId ?? ''] ?? null;
+        $pieces = $joint === null ? [$step->pieceId] : array_unique([$world->breakdown->pieceOfPart[$joint->parts[0]], $world->breakdown->pieceOfPart[$joint->parts[1]]]);
+        foreach ($pieces as $piece) {
+            yield from self::wet($piece, $world->surface->piece($piece), $world, $this->id());
+            foreach ($world->breakdown->byId[$piece]->areas ?? [] as $area) {
+                // At a joint only its own parts count: what lies beside it may be wet.
+                if ($joint === null ? $step->phase === '' || in_array($area->id, $step->targets, true) : in_array($area->part, $joint->parts, true)) {
+                    yield from self::wet($area->id, $world->state($area->id), $world, $this->id());
+                }
+            }
+        }
+    }
+
+    /** @return iterable<Hold> */
+    private static function wet(string $id, AreaState $state, World $world, string $rule): iterable
+    {
+        if ($state->washedAt !== null && $state->layers === []) {
+            $wait = $world->waits->plain($state->washedAt, $state->blownOff || $state->wipedDamp ? self::BLOWN_OFF_MINUTES : self::MINUTES, DriesBy::Water, $state->stays, $state->washedBy);
+            yield new Hold(HoldKind::Dry, $id, $wait->fromEpoch, $wait->untilEpoch, $rule, 'water in joints and corners', $wait);
+        }
+    }
+}
