@@ -3577,6 +3577,8 @@ export interface components {
             forbids: string;
             words: string;
             closing: boolean;
+            /** @description What a verdict on it is about, area or joint; null where nothing is learned of it. */
+            on: components["schemas"]["Id"] | null;
         };
         Copy: {
             name: string;
@@ -3825,7 +3827,10 @@ export interface components {
             manner: string[];
             why: string[];
             dontTouch: string[];
+            /** @description Said whole with this step. */
             cautions: string[];
+            /** @description Said whole earlier in the session; a mark reminds of them. */
+            cautionsAgain: string[];
             /** @description What is on the list of the colour that is closed. */
             list: components["schemas"]["ColourList"] | null;
             layers: components["schemas"]["Stack"] | null;

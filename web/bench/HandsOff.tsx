@@ -3,6 +3,7 @@ import type { Bench } from '../api/types';
 import { Mark } from '../drawing/Mark';
 import { useNow } from '../api/clock';
 import { leftOf } from '../frame/Edge';
+import { Tried } from '../frame/Tried';
 import { minutesUntil, span, wall } from '../frame/words';
 
 /**
@@ -31,6 +32,7 @@ export function HandsOff({ bench, asked }: { bench: Bench; asked: string | null 
                         <span>
                             <strong>{hold.label.replace(/, [^,]*$/, '')}</strong>
                             <small title={hold.words}>no {hold.forbids}</small>
+                            <Tried buildId={bench.build.id} hold={hold} />
                         </span>
                         <em>
                             {span(minutesUntil(hold.until, at))}

@@ -27,8 +27,8 @@ export default function SheetPage({ buildId }: { buildId: string }): ReactElemen
         >
             {sheet.steps.length === 0 && <p className="paper-none">Nothing can be done in these minutes: everything waits.</p>}
             <ol className="paper-steps">
-                {sheet.steps.map((step, i) => (
-                    <PaperStep key={step.key} step={step} when={wall(step.start, at, zone)} said={new Set(sheet.steps.slice(0, i).flatMap((s) => s.cautions))} />
+                {sheet.steps.map((step) => (
+                    <PaperStep key={step.key} step={step} when={wall(step.start, at, zone)} />
                 ))}
             </ol>
             {sheet.holds.length > 0 && (
@@ -49,8 +49,7 @@ export default function SheetPage({ buildId }: { buildId: string }): ReactElemen
 }
 
 /** A caution is written out with the first step that has it; the later ones point back to it. */
-function PaperStep({ step, when, said }: { step: Step; when: string; said: Set<string> }): ReactElement {
-    const fresh = step.cautions.filter((c) => !said.has(c));
+function PaperStep({ step, when }: { step: Step; when: string }): ReactElement {
     const s = step.setUp;
     const figures =
         s === null
@@ -64,8 +63,8 @@ function PaperStep({ step, when, said }: { step: Step; when: string; said: Set<s
                 <strong>{step.title}</strong>, {step.where}
                 <div className="paper-figures">{figures.join(' · ')}</div>
                 {step.manner.length > 0 && <div className="paper-manner">{step.manner.join(' ')}</div>}
-                {fresh.length > 0 && <div className="paper-caution">{fresh.join(' ')}</div>}
-                {fresh.length === 0 && step.cautions.length > 0 && <div className="paper-caution">Cautions as above.</div>}
+                {step.cautions.length > 0 && <div className="paper-caution">{step.cautions.join(' ')}</div>}
+                {step.cautions.length === 0 && step.cautionsAgain.length > 0 && <div className="paper-caution">Cautions as above.</div>}
             </div>
             <time>{when}</time>
         </li>

@@ -94,6 +94,11 @@ export function StepCard({ buildId, step, sent, closesAt, zone, done, wrong, ear
                         Cup with fill-to marks
                     </Link>
                 )}
+                {step.cautionsAgain.length > 0 && (
+                    <p className="cautions-again" title={step.cautionsAgain.join(' ')}>
+                        <span aria-hidden="true">▲ </span>Still on: {step.cautionsAgain.map((c) => c.split(/[,.:;]/)[0]).join(' · ')}
+                    </p>
+                )}
                 {step.cautions.length > 0 && (
                     <ul className="cautions" aria-label="Cautions">
                         {step.cautions.map((caution) => (

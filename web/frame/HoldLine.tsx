@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import type { Frame, Hold } from '../api/types';
 import { Mark } from '../drawing/Mark';
 import { useNow } from '../api/clock';
+import { Tried } from './Tried';
 import { useWidth } from './useWidth';
 import { clock, day, minutesUntil, span, wall, weekday } from './words';
 
@@ -75,6 +76,7 @@ export function HoldLine({ frame }: { frame: Frame | undefined }): ReactElement 
                                 </span>
                                 <em>{wall(hold.until, at, zone)}</em>
                             </button>
+                            {hold.buildId !== undefined && <Tried buildId={hold.buildId} hold={hold} />}
                         </li>
                     ))}
                 </ul>

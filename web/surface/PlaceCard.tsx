@@ -116,7 +116,7 @@ function NextStep({ data, place }: { data: SurfacePage; place: Place }): ReactEl
                 </p>
             )}
             {place.next !== null && <p>{place.next.technique}</p>}
-            {place.next !== null && place.next.cautions.length > 0 && <p className="place-caution">{place.next.cautions.join(' ')}</p>}
+            {place.next !== null && place.next.cautions.length + place.next.cautionsAgain.length > 0 && <p className="place-caution">{[...place.next.cautions, ...place.next.cautionsAgain].join(' ')}</p>}
             {place.next !== null && (
                 <p className="place-caution">
                     About {Math.round(place.next.minutes)} min hands on

@@ -91,7 +91,7 @@ final class PlanPresenter
         return [
             'key' => $hold->key, 'pieceId' => $hold->pieceId, 'label' => $hold->label, 'kind' => $hold->kind->value,
             'from' => Time::utc($hold->fromEpoch), 'until' => Time::utc($hold->untilEpoch), 'forbids' => $hold->forbids,
-            'words' => $hold->words, 'closing' => $hold->closing,
+            'words' => $hold->words, 'closing' => $hold->closing, 'on' => $hold->on,
         ];
     }
 

@@ -15,6 +15,7 @@ use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Step\StepEvent;
+use AmberStep\Core\Telling\CautionRound;
 use AmberStep\Core\Telling\Cautions;
 use AmberStep\Core\Telling\Manner;
 use AmberStep\Core\Telling\Words;
@@ -24,6 +25,9 @@ use AmberStep\Core\Work\Operation;
 /** A step in words and figures. Every screen and command shows it through here, so that sums cannot differ. */
 final class StepPresenter
 {
+    /** @var \WeakMap<Plan, CautionRound>|null */
+    private static ?\WeakMap $rounds = null;
+
     /** @return array<string, mixed> the line of it: for lists and strips */
     public static function line(PlannedStep $planned, Plan $plan): array
     {
@@ -64,7 +68,8 @@ final class StepPresenter
             'cup' => $step->cup === null ? null : ['ml' => $step->cup->measuredMl(), 'coats' => $step->cup->coats, 'cm2' => round($step->cup->cm2, 1), 'thick' => round($step->cup->thick, 2), 'tool' => $step->cup->tool->value],
             'why' => self::why($planned, $plan),
             'dontTouch' => self::dontTouch($step, $plan),
-            'cautions' => Cautions::of($step, $plan->context->kit),
+            'cautions' => self::cautions($plan)->whole($planned, $plan->context->kit),
+            'cautionsAgain' => self::cautions($plan)->again($planned),
             'list' => self::list($step, $plan),
             'layers' => StackPresenter::of($step, $plan),
             'event' => array_filter($event, static fn (mixed $v): bool => $v !== null && $v !== false && $v !== ''),
@@ -83,6 +88,17 @@ final class StepPresenter
         $items = ColourLists::of($context->kit, $context->breakdown, $context->surface)->byColour[$step->counted()] ?? [];
 
         return BookletPresenter::list($step->counted(), $items, $context->kit, $context->shelf, $context->surface);
+    }
+
+    /** Worked out once a plan: what the gun was sprayed with a moment ago was said of then. */
+    private static function cautions(Plan $plan): CautionRound
+    {
+        self::$rounds ??= new \WeakMap;
+        $steps = $plan->atTheBench();
+        $last = $plan->context->surface->lastSprayed();
+        $product = $last === null || ($steps[0]->startEpoch ?? 0) - $last[1] > CautionRound::PAUSE ? null : $plan->context->shelf->find($last[0]);
+
+        return self::$rounds[$plan] ??= new CautionRound($steps, $plan->context->kit, $product === null ? [] : Cautions::ofSpraying($product));
     }
 
     /** The last thing that happened to the piece: a time set back before it is asked about. */

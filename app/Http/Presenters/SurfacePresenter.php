@@ -15,7 +15,6 @@ use AmberStep\Core\Material\FillerAdvice;
 use AmberStep\Core\Material\Grit;
 use AmberStep\Core\Material\GritScale;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Seam\Ladder;
 use AmberStep\Core\Seam\Rounds;
 use AmberStep\Core\Seam\Sanding;
 use AmberStep\Core\Section\Strip;

@@ -40,12 +40,14 @@ final class Waits
      *
      * @param  list<CabinetStay>  $stays
      * @param  string|null  $began  the event or planned step that began it
+     * @param  string|null  $learnedAs  subject and kind of what was learned of it, such as "glue:epoxy/handle"
      */
-    public function plain(int $fromEpoch, float $typicalMinutes, DriesBy $by, array $stays = [], ?string $began = null): Wait
+    public function plain(int $fromEpoch, float $typicalMinutes, DriesBy $by, array $stays = [], ?string $began = null, ?string $learnedAs = null): Wait
     {
-        $key = "{$fromEpoch}/{$typicalMinutes}/{$by->value}/{$began}/".implode(',', array_map(static fn (CabinetStay $s): string => $s->mark(), $stays));
+        $learned = $learnedAs === null ? 1.0 : $this->learned->factor(...explode('/', $learnedAs, 2));
+        $key = "{$fromEpoch}/{$typicalMinutes}/{$learned}/{$by->value}/{$began}/".implode(',', array_map(static fn (CabinetStay $s): string => $s->mark(), $stays));
 
-        return $this->known[$key] ??= new Wait($fromEpoch, $this->clock->endOf($fromEpoch, $typicalMinutes, $by, $stays), $typicalMinutes, by: $by, began: $began);
+        return $this->known[$key] ??= new Wait($fromEpoch, $this->clock->endOf($fromEpoch, $typicalMinutes * $learned, $by, $stays), $typicalMinutes, learnedFactor: $learned, by: $by, began: $began);
     }
 
     /** Minutes the product typically takes: its label's at reference conditions, else its family's. */

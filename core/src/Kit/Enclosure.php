@@ -131,8 +131,7 @@ final class Enclosure
         if ($contents === []) {
             return [];
         }
-        $in = [];
-        $inner = [];
+        $in = $inner = $areas = [];
         foreach ($contents as $part) {
             $in[$part->id] = true;
             array_push($inner, ...$this->joinsOf($part->id));
@@ -146,7 +145,7 @@ final class Enclosure
             }
         }
         $outer = array_values(array_filter($this->kit->joints, static fn (Joint $j): bool => ! isset($in[$j->parts[0]]) && ! isset($in[$j->parts[1]])));
-        $said = array_values(array_filter($outer, static fn (Joint $j): bool => array_intersect_key($areas ?? [], array_flip($j->blocks)) !== []));
+        $said = array_values(array_filter($outer, static fn (Joint $j): bool => array_intersect_key($areas, array_flip($j->blocks)) !== []));
         if ($said !== []) {
             return $said;
         }
@@ -158,9 +157,9 @@ final class Enclosure
                 return false;
             }
             $other = $joint->parts[0] === $partId ? $joint->parts[1] : $joint->parts[0];
-            $step = $joint->stepIn($this->kit);
 
-            return ! in_array($other, $around, true) && ($step === null || $steps === [] || $step >= max($steps));
+            // A step that only follows from when its parts come up says nothing of when it is closed.
+            return ! in_array($other, $around, true) && ($joint->step === null || $steps === [] || $joint->step >= max($steps));
         }));
     }
 }

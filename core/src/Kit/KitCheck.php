@@ -68,8 +68,10 @@ final class KitCheck
                 $problems->add("parts[{$i}].inside", "names the part {$part->inside}, which is not in the kit", 'name a part of this kit');
             }
             $seen = [];
-            for ($in = $part; $in !== null && ! isset($seen[$in->id]); $in = $kit->partsById[$in->inside ?? ''] ?? null) {
+            $in = $part;
+            while ($in !== null && ! isset($seen[$in->id])) {
                 $seen[$in->id] = true;
+                $in = $kit->partsById[$in->inside ?? ''] ?? null;
             }
             if ($in !== null) {
                 $problems->add("parts[{$i}].inside", "puts {$part->name} inside itself", 'say which of the two lies inside the other');

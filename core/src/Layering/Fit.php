@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Layering;
 
-use AmberStep\Core\Booklet\Gluing;
 use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Kit\Piece;
 

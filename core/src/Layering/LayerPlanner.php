@@ -106,6 +106,12 @@ final class LayerPlanner
         return $this->shelf->find($id);
     }
 
+    /** The paint an area is to have, on the shelf; null where it wants none. */
+    public function wantedOn(string $areaId): ?Product
+    {
+        return $this->product(($this->kit->areasById[$areaId] ?? null)?->intent->colour);
+    }
+
     /** A coat a remedy asks for without naming its product. */
     public function anyVarnish(): Product
     {

@@ -113,6 +113,9 @@ final readonly class MaskSteps
     {
         $steps->add(new Step($piece->id, Operation::Mask, $purpose, 1, 1, $piece->id, $ids, $on, $piece->position, $phase, medium: $medium));
         $steps->add(new Step($piece->id, Operation::Unmask, $purpose, 1, 1, $piece->id, $ids, $off, $piece->position, $phase, medium: $medium));
+        if ($medium === Medium::LiquidMask) {
+            $steps->add(new Step($piece->id, Operation::Score, $purpose, 1, 1, $piece->id, $ids, $off - 1, $piece->position, $phase, medium: $medium));
+        }
     }
 
     /**

@@ -24,7 +24,8 @@ final class Minutes
     {
         return match ($step->operation) {
             Operation::Mount => self::copies($step, $kit),
-            Operation::CloseColour => 1,
+            Operation::CloseColour, Operation::Discard => 1,
+            Operation::Score => max(1, self::SCORING * array_sum(array_map(static fn ($e): float => $e->mm / 10, $kit->edgesRound($step->targets)))),
             Operation::TestFit => 2,
             Operation::Soften => 3,
             Operation::Trim, Operation::Stuff, Operation::FitWarm, Operation::Photograph => 5,

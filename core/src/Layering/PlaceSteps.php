@@ -94,7 +94,7 @@ final class PlaceSteps
         $n = $course->round + 1;
         $purpose = self::AGAIN.'+'.$place->id;
         $rank = self::RANK + 500;
-        $again = [[Operation::Prime, $primer ?? $layers->anyVarnish(), CoatKind::Light, "Spot prime {$place->name}"]];
+        $again = [[Operation::Prime, $primer ?? $layers->anyPrimer(), CoatKind::Light, "Spot prime {$place->name}"]];
         if ($through !== FoundAt::Primer && $colour !== null) {
             $again[] = [Operation::Colour, $colour->product, CoatKind::Mist, "Mist the colour over {$place->name}, out to a panel edge"];
         }

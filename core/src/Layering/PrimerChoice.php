@@ -24,6 +24,9 @@ final readonly class PrimerChoice
     /** Coats a colour has to save before a piece gets a second shade of primer for it. */
     private const A_SHADE_OF_ITS_OWN = 3;
 
+    /** CIEDE2000 up to which primers are of one shade. */
+    private const SAME_SHADE = 8.0;
+
     /** L* of a primer that shows faults best and favours no colour. */
     private const NEUTRAL = 64.0;
 
@@ -161,6 +164,12 @@ final readonly class PrimerChoice
         return $this->shelf->find($this->kit->colour($colourId)?->product);
     }
 
+    /** Two greys are one shade: the first on the shelf stays, and the gun with it. */
+    private static function isAnotherShade(Product $a, Product $b): bool
+    {
+        return $a->swatch !== null && $b->swatch !== null && Srgb::fromHex($a->swatch)->lab()->deltaE(Srgb::fromHex($b->swatch)->lab()) > self::SAME_SHADE;
+    }
+
     /**
      * The first of the least.
      *
@@ -171,7 +180,7 @@ final readonly class PrimerChoice
     {
         $best = $primers[0];
         foreach ($primers as $primer) {
-            $best = $cost($primer) < $cost($best) ? $primer : $best;
+            $best = self::isAnotherShade($primer, $best) && $cost($primer) < $cost($best) ? $primer : $best;
         }
 
         return $best;

@@ -44,6 +44,9 @@ final class Progress
         if ($step->isRemedy()) {
             return isset($this->surface->answered[$step->key]) ? null : $step;
         }
+        if ($step->operation === Operation::Discard) {
+            return isset($this->surface->discarded[$step->purpose]) ? null : $step;
+        }
         if ($step->operation === Operation::CloseColour) {
             return isset($this->surface->closed[$step->counted()]) ? null : $step;
         }
@@ -53,7 +56,7 @@ final class Progress
         if (isset($this->kit->featuresById[$step->target])) {
             return isset($this->surface->features[$step->target]) ? null : $step;
         }
-        if ($step->operation === Operation::Mask || $step->operation === Operation::Unmask) {
+        if ($step->operation === Operation::Mask || $step->operation === Operation::Unmask || $step->operation === Operation::Score) {
             return $this->mask($step);
         }
         if ($step->operation === Operation::MaskFaces || $step->operation === Operation::Unplug) {
@@ -179,6 +182,9 @@ final class Progress
         $late = $this->pastMask($step);
         if ($step->operation === Operation::Mask) {
             return $wasOn || $late;
+        }
+        if ($step->operation === Operation::Score && $state->count(Operation::Score, $step->counted()) > 0) {
+            return true;
         }
 
         return ! $state->isMasked() && ($wasOn || $late);

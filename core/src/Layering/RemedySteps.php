@@ -31,9 +31,9 @@ final class RemedySteps
             if ($piece === null) {
                 continue;
             }
-            $remedy = $fault->fault->remedy();
+            $remedy = $fault->fault->remedy($fault->seen);
             foreach ($remedy as $i => [$operation, $title, $wait]) {
-                $product = $operation->leavesLayer() ? self::product($operation, $fault, $surface, $layers) : null;
+                $product = $operation->leavesLayer() ? self::product($operation, $fault, $layers) : null;
                 $steps->add(new Step(
                     $piece->id, $operation, 'fault+'.$fault->eventId, $i + 1, count($remedy), $piece->id, $fault->targets, self::RANK + $i, $piece->position,
                     product: $product, coatKind: $operation->leavesLayer() ? ($i === 0 ? CoatKind::Light : CoatKind::Mist) : null,
@@ -43,22 +43,17 @@ final class RemedySteps
         }
     }
 
-    /** What goes on: primer where it is primed, clear where it is shut off, the paint it was seen on for the rest. */
-    private static function product(Operation $operation, OpenFault $fault, ModelState $surface, LayerPlanner $layers): Product
+    /** What goes on again: what lies there of its kind, else what the shelf has for it; never varnish for paint, nor under primer. */
+    private static function product(Operation $operation, OpenFault $fault, LayerPlanner $layers): Product
     {
-        if ($operation === Operation::Prime) {
-            foreach ($fault->targets as $target) {
-                foreach ($surface->area($target)->layers as $layer) {
-                    if ($layer->operation === Operation::Prime && $layer->product !== null) {
-                        return $layer->product;
-                    }
-                }
-            }
+        $known = $layers->known($fault->seen->product($operation));
 
-            return $layers->anyPrimer();
-        }
-
-        return $operation->isVarnish() ? $layers->anyVarnish() : $layers->known($fault->product) ?? $layers->anyVarnish();
+        return match (true) {
+            $known !== null => $known,
+            $operation === Operation::Prime => $layers->anyPrimer(),
+            $operation->isVarnish() => $layers->anyVarnish(),
+            default => $layers->wantedOn($fault->targets[0] ?? '') ?? $layers->anyPrimer(),
+        };
     }
 
     public static function inserted(StepSet $steps, Kit $kit, Breakdown $breakdown, LayerPlanner $layers, HouseRules $house): void
@@ -89,7 +84,7 @@ final class RemedySteps
         return new Step(
             $joint ?? $piece->id, $operation, 'insert+'.$inserted->id, $n, $inserted->coats, $piece->id, $inserted->targets, $rank, $piece->position,
             jointId: $joint,
-            product: $operation->leavesLayer() ? $layers->known($inserted->product) ?? $layers->anyVarnish() : null,
+            product: $operation->leavesLayer() ? $layers->known($inserted->product) ?? ($operation === Operation::Prime ? $layers->anyPrimer() : $layers->anyVarnish()) : null,
             coatKind: $operation->leavesLayer() ? ($inserted->coatKind ?? CoatKind::Light) : null,
             title: $inserted->title, waitsFor: $inserted->waitsFor ?? ($operation->sands() ? WaitKind::SandSafe : null), inserted: $inserted,
         );

@@ -31,9 +31,10 @@ final class StepBuilder
     public function __construct(
         private readonly Kit $kit,
         private readonly HouseRules $house,
-        Shelf $shelf,
+        private readonly Shelf $shelf,
         private readonly Breakdown $breakdown,
         private readonly ModelState $surface,
+        private readonly int $nowEpoch,
     ) {
         $this->steps = new StepSet;
         $this->pins = new Pins($kit);
@@ -51,6 +52,7 @@ final class StepBuilder
         }
         PlaceSteps::add($this->steps, $this->kit, $this->breakdown, $this->surface, $this->house, $this->layers);
         BuildSteps::add($this->steps, $this->kit, $this->breakdown);
+        BuildSteps::discard($this->steps, $this->surface, $this->shelf, $this->breakdown, $this->nowEpoch);
         ScrapeSteps::add($this->steps, $this->kit, $this->breakdown, $this->surface);
         RemedySteps::faults($this->steps, $this->surface, $this->breakdown, $this->layers);
         RemedySteps::inserted($this->steps, $this->kit, $this->breakdown, $this->layers, $this->house);
@@ -78,6 +80,7 @@ final class StepBuilder
             if ($phase === '') {
                 $masks->bare($this->steps, $piece);
                 $masks->openings($this->steps, $piece);
+                BuildSteps::scuff($this->steps, $piece, $areas, $this->surface, $this->nowEpoch);
                 InspectSteps::add($this->steps, $piece, $areas, $this->surface, $this->house);
                 (new DryingSteps($this->house))->add($this->steps, $piece, array_map(static fn (Area $a): string => $a->id, $areas));
             }

@@ -108,7 +108,7 @@ final readonly class LineTaker
         }
         $part = $this->makePart($ref);
         $ofPart = Vocabulary::part();
-        $aboutPart = array_filter($phrases, static fn (Phrase $p): bool => isset($ofPart[$p->word()]) || $this->partWords->isInside($p) || ($p->behind('no', 'slot', 'hand', 'step', 'moulded', 'option') !== null || preg_match('/\A[x×]\s?\d/iu', $p->text) === 1) && ! isset(Vocabulary::area()[$p->word()]));
+        $aboutPart = array_filter($phrases, fn (Phrase $p): bool => isset($ofPart[$p->word()]) || $this->partWords->isInside($p) || ($p->behind('no', 'slot', 'hand', 'step', 'moulded', 'option') !== null || preg_match('/\A[x×]\s?\d/iu', $p->text) === 1) && ! isset(Vocabulary::area()[$p->word()]));
         if (count($aboutPart) === count($phrases)) {
             $this->phrases->head($line, 'part', 'part '.$head->text, $part);
 

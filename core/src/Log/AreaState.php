@@ -66,6 +66,18 @@ final class AreaState
         return $this->masks !== [];
     }
 
+    /** Whether it was abraded since a moment, for whatever reason. */
+    public function isSandedSince(int $epoch): bool
+    {
+        foreach ($this->done as $key => $times) {
+            if (Operation::tryFrom(explode('/', (string) $key)[0])?->sands() === true && max($times) > $epoch) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** How often an operation was done for a purpose. */
     public function count(Operation $operation, string $purpose): int
     {

@@ -13,7 +13,7 @@ use AmberStep\Core\Material\Filler;
 use AmberStep\Core\Material\Glue;
 use AmberStep\Core\Material\Liquid;
 use AmberStep\Core\Material\Medium;
-use AmberStep\Core\Material\WaitKind;
+use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Operation;
 
 /** What physically happened, when, to what, with what. Never changed; taken back by another event. */
@@ -53,7 +53,7 @@ final readonly class Event
         public ?Liquid $wipe = null,
         public ?Fault $fault = null,
         public ?Verdict $verdict = null,
-        public ?WaitKind $wait = null,
+        public ?HoldKind $wait = null,
         public ?int $found = null,
         public ?float $temperatureC = null,
         public ?float $humidity = null,
@@ -93,7 +93,7 @@ final readonly class Event
             $in->optionalOneOf('wipe', Liquid::class),
             $in->optionalOneOf('fault', Fault::class),
             $in->optionalOneOf('verdict', Verdict::class),
-            $in->optionalOneOf('wait', WaitKind::class),
+            $in->optionalOneOf('wait', HoldKind::class),
             $found === null ? null : (int) $found,
             $in->optionalNumber('temperatureC', -30, 80),
             $in->optionalNumber('humidity', 0, 1),

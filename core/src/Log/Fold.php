@@ -93,6 +93,11 @@ final class Fold
 
             return;
         }
+        if ($operation === Operation::Discard) {
+            $this->surface->discarded[$event->purpose] = $event->atEpoch;
+
+            return;
+        }
         if ($operation->joins()) {
             $this->glued($event);
 
@@ -171,8 +176,8 @@ final class Fold
     private function fault(Event $event): void
     {
         $first = $event->targets[0] ?? '';
-        $top = $this->surface->area($first)->top();
-        $this->surface->faults[$event->id] = new OpenFault($event->id, $event->fault ?? Fault::Dust, $event->targets, $event->atEpoch, $event->product ?? $top?->product?->id);
+        $state = $this->surface->area($first);
+        $this->surface->faults[$event->id] = new OpenFault($event->id, $event->fault ?? Fault::Dust, $event->targets, $event->atEpoch, $event->product ?? $state->top()?->product?->id, Seen::at($state, $event->product));
     }
 
     /** A fault is closed by the last step of its remedy. */
@@ -180,7 +185,7 @@ final class Fold
     {
         if (preg_match('~/fault\+([0-9A-Z]{26})/(\d+)\z~', $stepKey, $m) === 1) {
             $fault = $this->surface->faults[$m[1]] ?? null;
-            if ($fault !== null && (int) $m[2] >= count($fault->fault->remedy())) {
+            if ($fault !== null && (int) $m[2] >= count($fault->fault->remedy($fault->seen))) {
                 $this->surface->faultClosed($m[1]);
             }
         }
@@ -197,13 +202,10 @@ final class Fold
             return;
         }
         foreach ($event->targets as $target) {
-            $top = $this->surface->area($target)->top();
-            $typical = $top?->product?->family->figures()->minutes($event->wait);
-            if ($top === null || $top->product === null || $typical === null) {
-                continue;
+            $timed = Timed::on($target, $event->wait, $this->surface, $this->kit);
+            if ($timed !== null) {
+                $this->surface->learned->hear($timed->subject, $event->wait->value, $event->verdict, ($event->atEpoch - $timed->sinceEpoch) / 60 / $timed->typicalMinutes);
             }
-            $age = ($event->atEpoch - $top->lastCoat()->atEpoch) / 60 / $typical;
-            $this->surface->learned->hear($top->product->id, $event->wait->value, $event->verdict, $age);
         }
     }
 }

@@ -39,6 +39,9 @@ final class ModelState
     /** @var list<array{int, int, string, string}> rounds of the register: when, how many places asked for more, by what means, which event */
     public array $rounds = [];
 
+    /** @var array<string, int> when the cup of a mix was thrown out, by the event that mixed it */
+    public array $discarded = [];
+
     /** @var array<string, int> how often the gun was cleaned of a product */
     public array $cleanings = [];
 

@@ -23,10 +23,10 @@ use LogicException;
  * @phpstan-type CoatColumns array{list<int>, list<string>, list<float>, list<string>, list<string|null>}
  * @phpstan-type LayerRow array{string, string, string|null, string|null, string, CoatColumns}
  * @phpstan-type MaskRow array{string, int, string, string, string|null}
- * @phpstan-type AreaRow array{layers: list<LayerRow>, masks: array<string, MaskRow>, past: list<array{MaskRow, int, string|null}>, stays: list<array{int, int|null, float}>, plain: array{int|null, string|null, string|null, bool, int|null, array<string, non-empty-list<int>>}}
+ * @phpstan-type AreaRow array{layers: list<LayerRow>, masks: array<string, MaskRow>, past: list<array{MaskRow, int, string|null}>, stays: list<array{int, int|null, float}>, plain: array{int|null, string|null, string|null, bool, int|null, array<string, non-empty-list<int>>, bool}}
  * @phpstan-type JointRow array{plain: array{int|null, string|null, int|null, string|null, array<string, non-empty-list<int>>}, glue: string|null, filler: string|null, deeds: list<array{bool, string, int, string, string, string, string|null}>}
- * @phpstan-type PlainRow array{answered: array<string, array{int, string}>, inspections: array<string, list<array{int, int, string}>>, features: array<string, string>, rounds: list<array{int, int, string, string}>, cleanings: array<string, int>, ticks: array<string, string>, closed: array<string, int>, fitted: array<string, list<array{string, string}>>, gunCleanedAt: int|null, lastAt: array<string, int>}
- * @phpstan-type StateRow array{areas: array<string, AreaRow>, pieces: array<string, AreaRow>, joints: array<string, JointRow>, faults: array<string, array{string, string, list<string>, int, string|null}>, mixes: list<array{string, string, int, float, list<float>}>, wipes: list<array{string, int, string, list<string>}>, learned: array{array<string, float>, array<string, list<float>>, array<string, list<float>>}, plain: PlainRow}
+ * @phpstan-type PlainRow array{answered: array<string, array{int, string}>, inspections: array<string, list<array{int, int, string}>>, features: array<string, string>, rounds: list<array{int, int, string, string}>, cleanings: array<string, int>, discarded: array<string, int>, ticks: array<string, string>, closed: array<string, int>, fitted: array<string, list<array{string, string}>>, gunCleanedAt: int|null, lastAt: array<string, int>}
+ * @phpstan-type StateRow array{areas: array<string, AreaRow>, pieces: array<string, AreaRow>, joints: array<string, JointRow>, faults: array<string, array{string, string, list<string>, int, string|null, array{string|null, string|null, string|null, string|null, string|null, bool, bool}}>, mixes: list<array{string, string, int, float, list<float>}>, wipes: list<array{string, int, string, list<string>}>, learned: array{array<string, float>, array<string, list<float>>, array<string, list<float>>}, plain: PlainRow}
  */
 final class StateDocument
 {
@@ -37,12 +37,12 @@ final class StateDocument
             'areas' => array_map(self::area(...), $state->areas()),
             'pieces' => array_map(self::area(...), $state->pieces()),
             'joints' => array_map(self::joint(...), $state->joints()),
-            'faults' => array_map(static fn (OpenFault $f): array => [$f->eventId, $f->fault->value, $f->targets, $f->atEpoch, $f->product], $state->faults),
+            'faults' => array_map(static fn (OpenFault $f): array => [$f->eventId, $f->fault->value, $f->targets, $f->atEpoch, $f->product, $f->seen->row()], $state->faults),
             'mixes' => array_map(static fn (Mix $m): array => [$m->eventId, $m->product, $m->atEpoch, $m->potLifeMinutes, $m->poured], $state->mixes),
             'wipes' => array_map(static fn (Wiped $w): array => [$w->eventId, $w->atEpoch, $w->liquid->value, $w->targets], $state->wipes),
             'learned' => $state->learned->toArray(),
             'plain' => [
-                'answered' => $state->answered, 'inspections' => $state->inspections, 'features' => $state->features, 'rounds' => $state->rounds, 'cleanings' => $state->cleanings,
+                'answered' => $state->answered, 'inspections' => $state->inspections, 'features' => $state->features, 'rounds' => $state->rounds, 'cleanings' => $state->cleanings, 'discarded' => $state->discarded,
                 'ticks' => $state->ticks, 'closed' => $state->closed, 'fitted' => $state->fitted, 'gunCleanedAt' => $state->gunCleanedAt, 'lastAt' => $state->lastAt,
             ],
         ];
@@ -52,11 +52,11 @@ final class StateDocument
     public static function read(array $plain, Shelf $shelf): ModelState
     {
         $state = ModelState::of(self::readAreas($plain['areas'], $shelf), self::readAreas($plain['pieces'], $shelf), array_map(self::readJoint(...), $plain['joints']));
-        $state->faults = array_map(static fn (array $f): OpenFault => new OpenFault($f[0], Fault::from($f[1]), $f[2], $f[3], $f[4]), $plain['faults']);
+        $state->faults = array_map(static fn (array $f): OpenFault => new OpenFault($f[0], Fault::from($f[1]), $f[2], $f[3], $f[4], Seen::fromRow($f[5])), $plain['faults']);
         $state->mixes = array_map(static fn (array $m): Mix => new Mix(...$m), $plain['mixes']);
         $state->wipes = array_map(static fn (array $w): Wiped => new Wiped($w[0], $w[1], Liquid::from($w[2]), $w[3]), $plain['wipes']);
         $state->learned = Learned::fromArray($plain['learned']);
-        ['answered' => $state->answered, 'inspections' => $state->inspections, 'features' => $state->features, 'rounds' => $state->rounds, 'cleanings' => $state->cleanings, 'ticks' => $state->ticks, 'closed' => $state->closed, 'fitted' => $state->fitted, 'gunCleanedAt' => $state->gunCleanedAt, 'lastAt' => $state->lastAt] = $plain['plain'];
+        ['answered' => $state->answered, 'inspections' => $state->inspections, 'features' => $state->features, 'rounds' => $state->rounds, 'cleanings' => $state->cleanings, 'discarded' => $state->discarded, 'ticks' => $state->ticks, 'closed' => $state->closed, 'fitted' => $state->fitted, 'gunCleanedAt' => $state->gunCleanedAt, 'lastAt' => $state->lastAt] = $plain['plain'];
 
         return $state;
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Drying\Room;
+use AmberStep\Core\Layering\BuildSteps;
 use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Product;
@@ -144,6 +145,7 @@ final class CupCare
     {
         foreach ($context->surface->mixes as $mix) {
             yield $mix->atEpoch + (int) (60 * $mix->potLifeMinutes);
+            yield $mix->atEpoch + BuildSteps::CUP_IS_SET;
         }
         $cups = new self($context, $context->room);
         foreach ($cups->mixed as $id => $atEpoch) {

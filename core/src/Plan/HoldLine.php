@@ -6,6 +6,7 @@ namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Log\Timed;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Work\HoldKind;
@@ -34,7 +35,7 @@ final readonly class HoldLine
             $target = isset($this->context->kit->jointsById[$hold->target]) || isset($this->context->kit->flawsById[$hold->target]) ? $hold->target : $planned->step->pieceId;
             $key = $target.'/'.$hold->kind->value;
             if (! isset($running[$key]) || $running[$key]->untilEpoch < $aspect->untilEpoch) {
-                $running[$key] = new RunningHold($key, $planned->step->pieceId, $this->label($target, $hold, $planned, $aspect->untilEpoch, $nowEpoch, $closing), $hold->kind, $hold->fromEpoch, $aspect->untilEpoch, $hold->kind->forbids(), $hold->because.($hold->wait === null ? '' : ': '.$hold->wait->words()), $planned->step->key, $closing);
+                $running[$key] = new RunningHold($key, $planned->step->pieceId, $this->label($target, $hold, $planned, $aspect->untilEpoch, $nowEpoch, $closing), $hold->kind, $hold->fromEpoch, $aspect->untilEpoch, $hold->kind->forbids(), $hold->because.($hold->wait === null ? '' : ': '.$hold->wait->words()), $planned->step->key, $closing, $closing || $hold->fromEpoch > $nowEpoch || Timed::on($hold->target, $hold->kind, $this->context->surface, $this->context->kit) === null ? null : $hold->target);
             }
         }
         foreach ($this->context->surface->mixes as $mix) {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Plan;
 
-use AmberStep\Core\Booklet\Gluing;
 use AmberStep\Core\Document\Names;
 use AmberStep\Core\Kit\Closed;
 use AmberStep\Core\Kit\Joint;

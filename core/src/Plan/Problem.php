@@ -46,7 +46,7 @@ final readonly class Problem
         $clock = new WorkClock($room);
         $breakdown = new Breakdown($kit, $house);
         $replay = new Replay($events, $kit, $house, $shelf, $breakdown, $clock, $rules, $nowEpoch, $experience, $from, $every);
-        $steps = (new StepBuilder($kit, $house, $shelf, $breakdown, $replay->state))->build();
+        $steps = (new StepBuilder($kit, $house, $shelf, $breakdown, $replay->state, $nowEpoch))->build();
         $context = new Context($kit, $house, $shelf, $breakdown, $steps, $replay->state, $room, $nowEpoch, $experience);
         $sequence = new Sequencer($steps->all(), self::constraints($rules, $context));
         $progress = new Progress($kit, $breakdown, $steps, $replay->state);

@@ -98,7 +98,7 @@ final class Replay
 
     private function judge(Event $event, ModelState $before, Waits $waits): void
     {
-        $step = StepEvent::asStep($event, $this->breakdown, $this->shelf->find($event->product));
+        $step = StepEvent::asStep($event, $this->kit, $this->breakdown, $this->shelf->find($event->product), $before);
         if ($step === null) {
             return;
         }
@@ -108,6 +108,14 @@ final class Replay
                 if ($hold->covers($event->atEpoch) && $hold->untilEpoch - $event->atEpoch > self::GRACE_SECONDS && ! isset($this->told[$event->id.$hold->rule])) {
                     $this->told[$event->id.$hold->rule] = true;
                     $this->breaches[] = Breach::of($event, $hold);
+                }
+            }
+        }
+        foreach ($step->isRemedy() ? [] : $this->rules->watching as $rule) {
+            foreach ($rule->deeds($step, $world) as $misdeed) {
+                if (! isset($this->told[$event->id.$rule->id()])) {
+                    $this->told[$event->id.$rule->id()] = true;
+                    $this->breaches[] = Breach::misdeed($event, $rule->id(), $misdeed);
                 }
             }
         }

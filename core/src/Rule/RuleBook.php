@@ -24,6 +24,9 @@ final class RuleBook
     /** @var list<Judges> */
     public readonly array $judges;
 
+    /** @var list<SeesDeeds> */
+    public readonly array $watching;
+
     /** @param  list<Rule>  $rules */
     public function __construct(public readonly array $rules)
     {
@@ -31,6 +34,7 @@ final class RuleBook
         $this->holds = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof OrdersHolds));
         $this->handling = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof HoldsPieces));
         $this->judges = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof Judges));
+        $this->watching = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof SeesDeeds));
     }
 
     /** @return list<OrdersHolds> rules that may hold steps of an operation */

@@ -46,6 +46,7 @@ final class TradeRules
         Mask\MaskReacts::class,
         Mask\OpeningCovered::class,
         Mask\PanesLast::class,
+        Mask\ScoreBeforeLift::class,
         Mask\TapeOverstays::class,
         Mask\TapeSafe::class,
         Mask\Uncovered::class,

@@ -153,8 +153,12 @@ final class Course
         if ($more !== []) {
             $this->closedBy = null;
             // The look answers the check that was due; what else was still open of the round is asked for anew.
-            $checked = ($this->legs[$this->at] ?? null)?->operation === Operation::CheckSeam;
-            $this->legs = array_slice($this->legs, 0, $this->at + ($checked ? 1 : 0));
+            $checked = match (($this->legs[$this->at] ?? null)?->operation) {
+                Operation::CheckCoat => 2,
+                Operation::CheckSeam => 1,
+                default => 0,
+            };
+            $this->legs = array_slice($this->legs, 0, $this->at + $checked);
             $this->at = count($this->legs);
             $this->round++;
             $this->cut = null;

@@ -69,6 +69,23 @@ final readonly class Ladder
         return new self($steps, array_values(array_filter(array_slice($steps, 1), static fn (Grit $g): bool => ! $has($g))), $found[2]);
     }
 
+    /**
+     * Rungs the trade has settled, whoever owns what.
+     *
+     * @param  non-empty-list<Grit>  $rungs  coarse to fine
+     * @param  list<Grit>  $owned
+     */
+    public static function settled(array $rungs, array $owned): self
+    {
+        $has = array_map(static fn (Grit $g): string => $g->label(), $owned);
+        $worst = 1.0;
+        for ($i = 1; $i < count($rungs); $i++) {
+            $worst = min($worst, self::ratio($rungs[$i - 1], $rungs[$i]));
+        }
+
+        return new self($rungs, array_values(array_filter(array_slice($rungs, 1), static fn (Grit $g): bool => ! in_array($g->label(), $has, true))), $worst);
+    }
+
     /** Whether a grit may follow another. */
     public static function follows(Grit $coarse, Grit $fine): bool
     {

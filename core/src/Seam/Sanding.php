@@ -14,7 +14,7 @@ use AmberStep\Core\Material\Grit;
 final readonly class Sanding
 {
     /** @param  list<string>  $how  sentences */
-    private function __construct(public Grit $from, public Grit $to, public string $why, public array $how)
+    private function __construct(public Grit $from, public Grit $to, public string $why, public array $how, private bool $isClear = false)
     {
     }
 
@@ -25,7 +25,7 @@ final readonly class Sanding
      */
     public function ladder(array $owned): ?Ladder
     {
-        return Ladder::between($this->from, $this->to, $owned);
+        return $this->isClear ? Ladder::settled([$this->from, Grit::read('P3000'), $this->to], $owned) : Ladder::between($this->from, $this->to, $owned);
     }
 
     public static function of(Place $place, HouseRules $house): self
@@ -34,7 +34,7 @@ final readonly class Sanding
             return new self(Grit::read('P2000'), Grit::read('P4000'), 'what clear plastic is polished from; never coarser than the scratch that is there', [
                 'Wet, a drop of soap, light pressure, another direction with each grit; no primer grit ever.',
                 'Then compound on a soft cloth, and a dip or a gloss coat.',
-            ]);
+            ], true);
         }
         [$to, $why] = match (true) {
             $place->foundAt === FoundAt::Clear => ['P2000', 'the last grit before clear goes on again'],

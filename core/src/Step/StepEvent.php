@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace AmberStep\Core\Step;
 
 use AmberStep\Core\Kit\Breakdown;
+use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Log\EventKind;
+use AmberStep\Core\Log\ModelState;
+use AmberStep\Core\Log\OpenFault;
 use AmberStep\Core\Material\Family;
+use AmberStep\Core\Material\Product;
 use AmberStep\Core\Work\Operation;
 
 /** The event that says a step was done. */
@@ -34,22 +38,44 @@ final class StepEvent
         );
     }
 
-    /** The step an event would have been, for asking the hold rules about it; null where it is none. */
-    public static function asStep(Event $event, Breakdown $breakdown, ?\AmberStep\Core\Material\Product $product): ?Step
+    /** The step an event would have been, on the piece, joint and place it touched, for asking the rules about it; null where it is none. */
+    public static function asStep(Event $event, Kit $kit, Breakdown $breakdown, ?Product $product, ModelState $before): ?Step
     {
+        $target = $event->targets[0] ?? '';
+        $joint = $kit->jointsById[$target] ?? null;
         $operation = match ($event->kind) {
             EventKind::Done => $event->operation,
             EventKind::MaskOn => Operation::Mask,
             EventKind::MaskOff => Operation::Unmask,
-            EventKind::Glued => Operation::Glue,
+            EventKind::Glued => $joint !== null && ! $breakdown->closesBeforePaint($joint->id) ? Operation::Attach : Operation::Glue,
             EventKind::IntoCabinet => Operation::Cabinet,
             default => null,
         };
-        $piece = $breakdown->pieceAt($event->targets[0] ?? '');
+        $piece = $breakdown->pieceAt($target);
         if ($operation === null || $piece === null) {
             return null;
         }
+        $shut = $breakdown->blocks($target);
+        $fault = self::faultSeenTo($event, $before);
 
-        return new Step($piece->id, $operation, $event->purpose, 1, 1, $piece->id, $event->targets, 0, 0, product: $event->hardened ? $product?->hardened() : $product, coatKind: $event->coatKind, medium: $event->medium);
+        return new Step(
+            $joint->id ?? $piece->id, $operation, $event->purpose, 1, 1, $piece->id, $event->targets, 0, 0,
+            $shut !== null && $breakdown->closesBeforePaint($shut->id) ? $shut->id : '', $joint?->id,
+            $event->hardened ? $product?->hardened() : $product, $event->coatKind, $event->medium,
+            waitFactor: $fault?->fault->waitFactor() ?? 1, fault: $fault?->fault,
+            placeId: $joint !== null || isset($kit->flawsById[$target]) ? $target : null,
+        );
+    }
+
+    /** The fault a rubbing is about: it waits as its remedy does, whoever planned it. */
+    private static function faultSeenTo(Event $event, ModelState $before): ?OpenFault
+    {
+        foreach ($event->operation?->sands() === true ? $before->faults : [] as $fault) {
+            if (array_intersect($fault->targets, $event->targets) !== []) {
+                return $fault;
+            }
+        }
+
+        return null;
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace AmberStep\Core\Telling;
 
 use AmberStep\Core\Kit\HouseRules;
-use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Part;

@@ -82,8 +82,13 @@ final class SeamCard
         if ($ladder === null) {
             return "From {$from->label()} to {$to->label()}.";
         }
-        $labels = static fn (array $grits): string => implode(', ', array_map(static fn (Grit $g): string => $g->label(), $grits));
 
-        return $labels($ladder->steps).($ladder->missing === [] ? '.' : '; '.$labels($ladder->missing).' to buy.');
+        return self::labels($ladder->steps).($ladder->missing === [] ? '.' : '; '.self::labels($ladder->missing).' to buy.');
+    }
+
+    /** @param  list<Grit>  $grits */
+    private static function labels(array $grits): string
+    {
+        return implode(', ', array_map(static fn (Grit $g): string => $g->label(), $grits));
     }
 }

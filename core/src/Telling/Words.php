@@ -36,8 +36,8 @@ final class Words
             Operation::Attach => "Attach {$joint?->name} with {$joint?->glue->word()}",
             Operation::Fill => "Fill {$place?->name} with {$place?->filler()->word()}",
             Operation::CutBack => $step->throughPaint ? "Cut {$place?->name} back through the paint, feather the edge" : "Cut {$place?->name} back to the plastic",
-            Operation::CheckCoat => "Brush a dark check coat on {$place?->name}",
-            Operation::CheckSeam => "Sand the check coat off {$place?->name}: what stays dark is low",
+            Operation::CheckCoat => 'Brush a dark check coat on '.($place->name ?? 'the place'),
+            Operation::CheckSeam => 'Sand the check coat off '.($place->name ?? 'the place').': what stays dark is low',
             Operation::Rescribe => 'Put back '.($place === null ? 'the '.(($context->kit->featuresById[$step->target] ?? null)?->name($context->kit) ?? 'detail') : "the lines across {$place->name}"),
             Operation::Wash => $step->counted() === PartSteps::RELEASE ? 'Wash '.self::washed($step, $context).' before anything is glued' : 'Wash, rinse, set aside to dry',
             Operation::Wipe => $step->inserted === null ? 'Wipe it damp and blow it off: it is not bathed' : 'Wipe clean',
@@ -78,6 +78,8 @@ final class Words
             Operation::Rinse => 'Rinse the gun',
             Operation::Strip => 'Strip the gun',
             Operation::Mix => "Mix {$product}",
+            Operation::Discard => "Discard what is left of {$product}: its life in the cup is over",
+            Operation::Score => 'Score the '.$step->medium?->word().' round its edge',
         };
     }
 
@@ -86,6 +88,9 @@ final class Words
     {
         if ($step->operation->cleansTheGun() || $step->operation === Operation::Mix) {
             return $step->operation === Operation::Mix ? 'Cup' : 'Gun';
+        }
+        if ($step->operation === Operation::Discard) {
+            return 'Cup';
         }
         if ($step->operation->isOfTheBuild()) {
             return $step->operation === Operation::CloseColour ? 'Colour list' : 'The build';
@@ -129,6 +134,8 @@ final class Words
             Operation::TouchUp => 'Gates are touched up',
             Operation::Rinse, Operation::Strip => 'Gun is clean',
             Operation::Mix => 'Cup is mixed',
+            Operation::Discard => 'It is out',
+            Operation::Score => 'Edge is scored',
             Operation::TestFit => 'It fits, and is marked',
             Operation::Soften => 'It is soft',
             Operation::Trim => 'Trimmed',
@@ -168,6 +175,8 @@ final class Words
             Operation::CutBack => 'Light pressure, each grit until the scratches of the one before are gone.',
             Operation::Test => 'Same paint, thinner, gun and ground as on the model. Let it dry, then try tape and a thumbnail on it.',
             Operation::TouchUp => 'Nip, do not twist. Sand the stub flush, then the same mix with a brush, thin.',
+            Operation::Discard => 'It does not come back with thinner. Clean the gun of it now, while it can be.',
+            Operation::Score => 'A new blade, the lightest drag, through the paint only; all the way round before anything is lifted.',
             Operation::Rinse => 'Spray its own thinner until it comes clear, wipe the needle tip, then a little of the next paint\'s thinner.',
             Operation::Strip => 'Needle out backwards, nozzle and cup in cleaner, soft brush only; a drop of oil on the packing, none near the tip.',
             Operation::Mix => 'A flat stick, along the bottom, until nothing drags. Then the cup, stirred too: what is shaken sprays its bubbles.',

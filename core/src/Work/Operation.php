@@ -53,6 +53,8 @@ enum Operation: string
     case Rinse = 'rinse';
     case Strip = 'strip';
     case Mix = 'mix';
+    case Discard = 'discard';
+    case Score = 'score';
 
     /** Paint leaves the gun. */
     public function sprays(): bool
@@ -85,7 +87,7 @@ enum Operation: string
     public function touches(): bool
     {
         return match ($this) {
-            self::Look, self::Cabinet, self::Test, self::Rinse, self::Strip, self::Mix, self::CloseColour, self::Photograph => false,
+            self::Look, self::Cabinet, self::Test, self::Rinse, self::Strip, self::Mix, self::Discard, self::CloseColour, self::Photograph => false,
             default => ! $this->leavesLayer(),
         };
     }
@@ -99,7 +101,7 @@ enum Operation: string
     /** It is about the build as a whole, and stands on a piece only for its place. */
     public function isOfTheBuild(): bool
     {
-        return $this === self::CloseColour || $this === self::Photograph;
+        return $this === self::CloseColour || $this === self::Photograph || $this === self::Discard;
     }
 
     /** Takes dust and grease off: in a bath, or with a damp cloth. */
@@ -145,6 +147,8 @@ enum Operation: string
             self::Rinse => 'rinse the gun',
             self::Strip => 'strip the gun',
             self::Mix => 'stir and mix',
+            self::Discard => 'throw the cup out',
+            self::Score => 'score the edge',
             default => str_replace('-', ' ', $this->value),
         };
     }

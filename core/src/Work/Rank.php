@@ -59,6 +59,8 @@ final class Rank
             Operation::Scrape => self::AFTER_COLOURS + 95,
             Operation::Attach => self::AFTER_COLOURS + 100,
             Operation::Photograph => self::AFTER_COLOURS + 200,
+            Operation::Score => self::AFTER_COLOURS - 1,
+            Operation::Discard => self::INSIDE - self::COLOURS,
             Operation::Cabinet, Operation::Look, Operation::Test, Operation::Rinse, Operation::Strip, Operation::Mix => 0,
         };
 

@@ -104,7 +104,7 @@ final class HouseEffectsTest extends TestCase
     /** @return iterable<string, array{string, string|null}> */
     public static function seamChecks(): iterable
     {
-        yield 'odd paint' => ['odd-paint', 'Check root: brush a dark colour on, look, sand it off'];
+        yield 'odd paint' => ['odd-paint', 'Sand the check coat off root: what stays dark is low'];
         yield 'primer' => ['primer', null];
         yield 'pen and light' => ['pen-light', 'Check root: pen line and raking light'];
     }

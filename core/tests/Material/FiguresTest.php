@@ -118,14 +118,14 @@ final class FiguresTest extends TestCase
     /** @return iterable<array{Medium, float, float}> */
     public static function media(): iterable
     {
-        yield [Medium::PaperTape, 7, 30];
+        yield [Medium::PaperTape, 14, 30];
         yield [Medium::VinylTape, 3, 14];
         yield [Medium::CutFilm, 7, 60];
         yield [Medium::LiquidMask, 3, 14];
         yield [Medium::Putty, 1, 7];
         yield [Medium::RubberCement, 1, 3];
         yield [Medium::Tissue, 2 / 24, 2 / 24];
-        yield [Medium::Plug, 14, 14];
+        yield [Medium::Plug, 3650, 3650];
     }
 
     public function test_minutes_of_masking_follow_the_curve(): void

@@ -40,7 +40,7 @@ final class CautionsTest extends TestCase
         yield 'no talk of flame with water acrylic' => [$kit('sea grey'), Operation::Colour, 'flame', false];
         yield 'flame with lacquer' => [$kit('lacquer red'), Operation::Colour, 'No flame, heater or hair dryer'];
         yield 'flame with enamel' => [$kit('enamel brown'), Operation::Colour, 'rags flat to dry or in water'];
-        yield 'hardener' => [$kit('sea grey', 'styrene', ['areas' => ['side' => ['decals' => true]], 'pins' => [['operation' => 'gloss', 'product' => 'two-part clear']]]), Operation::Gloss, 'Hardener sensitises'];
+        yield 'hardener' => [$kit('sea grey', 'styrene', ['areas' => ['side' => ['decals' => true]], 'pins' => [['operation' => 'gloss', 'product' => 'two-part clear']]]), Operation::Gloss, 'isocyanates sensitise'];
         yield 'an oil wash is not sprayed' => [$kit('sea grey', 'styrene', ['areas' => ['side' => ['wash' => 'pin']]]), Operation::PinWash, 'respirator', false];
         yield 'but its rags burn' => [$kit('sea grey', 'styrene', ['areas' => ['side' => ['wash' => 'pin']]]), Operation::PinWash, 'rags'];
         yield 'superglue' => [$joint('superglue'), Operation::Glue, 'bonds skin'];

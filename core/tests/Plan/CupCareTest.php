@@ -159,7 +159,7 @@ final class CupCareTest extends TestCase
         $holds = array_values(array_filter($build->plan()->holds, static fn ($h): bool => str_starts_with($h->key, 'mix/')));
         self::assertCount(1, $holds);
         self::assertSame($build->now + (int) (60 * $cup->step->cup->livesMinutes), $holds[0]->untilEpoch);
-        self::assertStringContainsString('Hardener sensitises', implode(' ', \AmberStep\Core\Telling\Cautions::of($cup->step, $build->kit)));
+        self::assertStringContainsString('isocyanates sensitise', implode(' ', \AmberStep\Core\Telling\Cautions::of($cup->step, $build->kit)));
     }
 
     public function test_a_cup_that_is_dead_is_mixed_anew_and_one_that_lives_is_not(): void

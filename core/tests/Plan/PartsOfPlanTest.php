@@ -116,7 +116,7 @@ final class PartsOfPlanTest extends TestCase
         self::assertEqualsWithDelta(1.35, $colour->pressureBar ?? 0, 1e-9);
         self::assertNull(SetUp::of($steps['wash'], $build->kit));
         self::assertStringContainsString('respirator', implode(' ', Cautions::of($steps['colour'], $build->kit)));
-        self::assertSame([], Cautions::of($steps['wash'], $build->kit));
+        self::assertSame(['Blowing off: never at skin or eyes; bleed the tank first.'], Cautions::of($steps['wash'], $build->kit));
     }
 
     public function test_cautions_name_hardener_and_flame(): void

@@ -104,7 +104,7 @@ final class SurfaceRulesTest extends TestCase
         $this->primed($build);
         self::assertSame([], $build->says('halo'));
         $this->verdict($build, 'halo');
-        self::assertSame(['01T00000000000000000000900/check-seam/all/2'], $this->one($build, 'halo')->steps);
+        self::assertSame(['01T00000000000000000000900/check-coat/all/2'], $this->one($build, 'halo')->steps);
         $order = array_keys($build->plan()->left);
         $colour = array_values(array_filter($build->plan()->left, static fn (PlannedStep $p): bool => $p->step->operation === Operation::Colour))[0]->step->key;
         self::assertLessThan(array_search($colour, $order, true), array_search(self::FLAW.'/check-seam/all/2', $order, true));

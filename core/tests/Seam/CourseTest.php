@@ -37,30 +37,30 @@ final class CourseTest extends TestCase
     public static function deeds(): iterable
     {
         $gap = ['kind' => 'gap', 'widthMm' => 0.2];
-        yield 'found' => [$gap, [], ['fill 1', 'cut-back 1', 'check-seam 1']];
-        yield 'filled' => [$gap, ['fill'], ['cut-back 1', 'check-seam 1']];
-        yield 'cut back off plan, never filled' => [$gap, ['cut-back'], ['check-seam 1']];
-        yield 'filled again before it was looked at' => [$gap, ['fill', 'cut-back', 'fill'], ['cut-back 1', 'check-seam 1']];
+        yield 'found' => [$gap, [], ['fill 1', 'cut-back 1', 'check-coat 1', 'check-seam 1']];
+        yield 'filled' => [$gap, ['fill'], ['cut-back 1', 'check-coat 1', 'check-seam 1']];
+        yield 'cut back off plan, never filled' => [$gap, ['cut-back'], ['check-coat 1', 'check-seam 1']];
+        yield 'filled again before it was looked at' => [$gap, ['fill', 'cut-back', 'fill'], ['cut-back 1', 'check-coat 1', 'check-seam 1']];
         yield 'good' => [$gap, ['fill', 'cut-back', 'is good'], []];
         yield 'good at first sight' => [$gap, ['is good'], []];
-        yield 'low once more' => [$gap, ['fill', 'cut-back', 'is fill'], ['fill 2', 'cut-back 2', 'check-seam 2']];
-        yield 'low, before anything was done: asked for once' => [$gap, ['is fill'], ['fill 1', 'cut-back 1', 'check-seam 1']];
-        yield 'second round under way' => [$gap, ['fill', 'cut-back', 'is fill', 'fill'], ['cut-back 2', 'check-seam 2']];
-        yield 'second round skipped its filler' => [$gap, ['fill', 'cut-back', 'is fill', 'cut-back'], ['check-seam 2']];
-        yield 'proud' => [$gap, ['fill', 'cut-back', 'is sand'], ['cut-back 2', 'check-seam 2']];
+        yield 'low once more' => [$gap, ['fill', 'cut-back', 'is fill'], ['fill 2', 'cut-back 2', 'check-coat 2', 'check-seam 2']];
+        yield 'low, before anything was done: asked for once' => [$gap, ['is fill'], ['fill 1', 'cut-back 1', 'check-coat 1', 'check-seam 1']];
+        yield 'second round under way' => [$gap, ['fill', 'cut-back', 'is fill', 'fill'], ['cut-back 2', 'check-coat 2', 'check-seam 2']];
+        yield 'second round skipped its filler' => [$gap, ['fill', 'cut-back', 'is fill', 'cut-back'], ['check-coat 2', 'check-seam 2']];
+        yield 'proud' => [$gap, ['fill', 'cut-back', 'is sand'], ['cut-back 2', 'check-coat 2', 'check-seam 2']];
         yield 'a line is lost' => [$gap, ['fill', 'cut-back', 'is rescribe'], ['rescribe 1']];
         yield 'and scribed again' => [$gap, ['fill', 'cut-back', 'is rescribe', 'rescribe'], []];
-        yield 'good, and then low in primer after all' => [$gap, ['fill', 'cut-back', 'is good', 'is fill'], ['fill 2', 'cut-back 2', 'check-seam 2']];
-        yield 'good, and filled once more off plan' => [$gap, ['fill', 'cut-back', 'is good', 'fill'], ['cut-back 1', 'check-seam 1']];
+        yield 'good, and then low in primer after all' => [$gap, ['fill', 'cut-back', 'is good', 'is fill'], ['fill 2', 'cut-back 2', 'check-coat 2', 'check-seam 2']];
+        yield 'good, and filled once more off plan' => [$gap, ['fill', 'cut-back', 'is good', 'fill'], ['cut-back 1', 'check-coat 1', 'check-seam 1']];
         yield 'accepted' => [$gap, ['fill', 'is accept'], []];
-        yield 'a ring in the primer' => [$gap, ['fill', 'cut-back', 'is good', 'is halo'], ['check-seam 2']];
+        yield 'a ring in the primer' => [$gap, ['fill', 'cut-back', 'is good', 'is halo'], ['check-coat 2', 'check-seam 2']];
         yield 'the ring was a stain' => [$gap, ['fill', 'cut-back', 'is good', 'is halo', 'is good'], []];
-        yield 'a seam where no joint is' => [['kind' => 'seam'], [], ['look 1', 'cut-back 1', 'check-seam 1']];
-        yield 'it is no detail' => [['kind' => 'seam'], ['is no-detail'], ['cut-back 1', 'check-seam 1']];
+        yield 'a seam where no joint is' => [['kind' => 'seam'], [], ['look 1', 'cut-back 1', 'check-coat 1', 'check-seam 1']];
+        yield 'it is no detail' => [['kind' => 'seam'], ['is no-detail'], ['cut-back 1', 'check-coat 1', 'check-seam 1']];
         yield 'it is real detail' => [['kind' => 'seam'], ['is real-detail'], []];
-        yield 'a stub is sanded' => [['kind' => 'gate'], [], ['cut-back 1', 'check-seam 1']];
-        yield 'a stub sanded too far is filled off plan' => [['kind' => 'gate'], ['cut-back', 'fill'], ['cut-back 1', 'check-seam 1']];
-        yield 'a sink is filled' => [['kind' => 'sink', 'depthMm' => 0.2], [], ['fill 1', 'cut-back 1', 'check-seam 1']];
+        yield 'a stub is sanded' => [['kind' => 'gate'], [], ['cut-back 1', 'check-coat 1', 'check-seam 1']];
+        yield 'a stub sanded too far is filled off plan' => [['kind' => 'gate'], ['cut-back', 'fill'], ['cut-back 1', 'check-coat 1', 'check-seam 1']];
+        yield 'a sink is filled' => [['kind' => 'sink', 'depthMm' => 0.2], [], ['fill 1', 'cut-back 1', 'check-coat 1', 'check-seam 1']];
         yield 'what cannot be sanded is filled and wiped' => [[...$gap, 'access' => 'none'], [], ['fill 1', 'check-seam 1']];
         yield 'and wiped again' => [[...$gap, 'access' => 'none'], ['fill', 'is fill'], ['fill 2', 'check-seam 2']];
     }
@@ -69,7 +69,7 @@ final class CourseTest extends TestCase
     {
         $sink = $this->build(['kind' => 'sink', 'depthMm' => 0.2], []);
         $sink->edit([Edit::house('low-spot', 'sand-down')]);
-        self::assertSame(['cut-back 1', 'check-seam 1'], $this->left($sink));
+        self::assertSame(['cut-back 1', 'check-coat 1', 'check-seam 1'], $this->left($sink));
         $sink->edit([Edit::house('seam-check', 'primer')]);
         self::assertSame(['cut-back 1'], $this->left($sink));
     }
@@ -88,9 +88,9 @@ final class CourseTest extends TestCase
             return array_values(array_map(static fn (PlannedStep $p): string => $p->step->operation->value, array_filter($build->plan()->left, static fn (PlannedStep $p): bool => $p->step->placeId === self::FLAW)));
         };
 
-        self::assertSame(['cut-back', 'check-seam', 'prime'], $steps('primer', [], true));
-        self::assertSame(['cut-back', 'check-seam', 'prime', 'colour'], $steps('colour', [], true));
-        self::assertSame(['cut-back', 'check-seam'], $steps('primer', [], false), 'nothing lies there: nothing is primed again');
+        self::assertSame(['cut-back', 'check-coat', 'check-seam', 'prime'], $steps('primer', [], true));
+        self::assertSame(['cut-back', 'check-coat', 'check-seam', 'prime', 'colour'], $steps('colour', [], true));
+        self::assertSame(['cut-back', 'check-coat', 'check-seam'], $steps('primer', [], false), 'nothing lies there: nothing is primed again');
         self::assertSame([], $steps('primer', ['accept'], true), 'accepted untouched, nothing is primed again');
         self::assertSame([], $steps('primer', ['good'], true), 'good at a second look');
     }
@@ -105,7 +105,7 @@ final class CourseTest extends TestCase
         $build->events[] = $this->event($build, 9, ['kind' => 'verdict', 'verdict' => 'sand', 'targets' => [$joint], 'purpose' => 'primer']);
         $plan = $build->plan();
         $place = array_values(array_filter($plan->left, static fn (PlannedStep $p): bool => $p->step->placeId === $joint));
-        self::assertSame(["{$joint}/cut-back/all/2", "{$joint}/check-seam/all/2"], array_map(static fn (PlannedStep $p): string => $p->step->key, array_slice($place, 0, 2)));
+        self::assertSame(["{$joint}/cut-back/all/2", "{$joint}/check-coat/all/2"], array_map(static fn (PlannedStep $p): string => $p->step->key, array_slice($place, 0, 2)));
         self::assertTrue($place[0]->step->throughPaint);
         self::assertGreaterThan($build->now, $place[0]->startEpoch, 'the primer is sand-safe first');
         $order = array_keys($plan->left);

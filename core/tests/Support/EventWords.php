@@ -37,7 +37,7 @@ final class EventWords
             'recorded' => gmdate('Y-m-d\TH:i:s\Z', isset($said['recorded']) ? ($this->at)($said['recorded']) : $at),
             'targets' => array_map($this->names->id(...), $said['on'] ?? []),
             'operation' => $operation?->value,
-            'purpose' => $this->purpose((string) ($said['for'] ?? '')),
+            'purpose' => $this->purpose((string) ($said['for'] ?? ''), $do),
             'product' => isset($said['with']) ? $this->names->id($said['with']) : null,
             'coatKind' => $said['coat'] ?? null,
             'takesBack' => isset($said['back']) ? sprintf('01E0000000%016d', $said['back']) : null,
@@ -45,10 +45,12 @@ final class EventWords
         ]);
     }
 
-    private function purpose(string $word): string
+    private function purpose(string $word, string $said): string
     {
         return match (true) {
             $this->names->has('colour '.$word) => $this->names->id('colour '.$word),
+            // A joint whose faces are plugged, unplugged or scraped.
+            in_array($said, ['mask-faces', 'unplug', 'scrape'], true) && $this->names->has($word) => $this->names->id($word),
             default => $word,
         };
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule\Bench;
 
+use AmberStep\Core\Layering\BuildSteps;
 use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Rule\OrdersHolds;
 use AmberStep\Core\Rule\Paint\FixRunsHard;
@@ -39,7 +40,7 @@ final class StateFirst implements OrdersHolds
     /** @return iterable<Hold> until all layers of the step's areas have reached the state it waits for */
     public static function untilReached(Step $step, World $world, string $rule): iterable
     {
-        $kind = $step->waitsFor ?? ($step->operation->sands() && $step->jointId === null ? WaitKind::SandSafe : null);
+        $kind = $step->waitsFor ?? ($step->operation->sands() && $step->jointId === null && $step->counted() !== BuildSteps::SCUFF ? WaitKind::SandSafe : null);
         if ($kind === null) {
             return;
         }

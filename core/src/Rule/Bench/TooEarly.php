@@ -12,6 +12,7 @@ use AmberStep\Core\Rule\Say;
 use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Breach;
 use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Step\Misdeed;
 use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Severity;
 
@@ -41,6 +42,9 @@ final class TooEarly implements Judges
 
     private function finding(Breach $breach, Outlook $outlook): Finding
     {
+        if ($breach->said !== null) {
+            return $this->misdone($breach, $breach->said, $outlook);
+        }
         $context = $outlook->context;
         $over = ($breach->kind->passes() || $breach->rule === 'flash-off') && $context->nowEpoch >= $breach->untilEpoch;
         $at = Instant::wall($breach->atEpoch, $context->nowEpoch, $context->kit->zone);
@@ -58,10 +62,20 @@ final class TooEarly implements Judges
                 $breach->rule === 'dust' => Severity::Think,
                 default => Severity::Stop,
             },
-            $over ? 'It went on early: look at it' : 'Too early on '.$where,
+            $over ? 'It was done early: look at it' : 'Was done too early on '.$where,
             sprintf('%s went on %s at %s, while %s (%s) forbade %s until %s.', ucfirst(str_replace('-', ' ', $breach->what)), $where, $at, $breach->because, self::word($breach->kind), $breach->kind->forbids(), $until),
             $targets, [], $fixes, rests: $breach->eventId,
         );
+    }
+
+    private function misdone(Breach $breach, Misdeed $said, Outlook $outlook): Finding
+    {
+        $targets = [$breach->heldTarget, $breach->eventId];
+        $key = (new Finding($breach->rule, $said->severity, '', '', $targets))->key;
+        $areas = array_values(array_filter([$breach->heldTarget, ...$breach->targets], static fn (string $t): bool => isset($outlook->context->kit->areasById[$t])));
+        $at = Instant::wall($breach->atEpoch, $outlook->context->nowEpoch, $outlook->context->kit->zone);
+
+        return new Finding($breach->rule, $said->severity, "Was done: {$said->title}", "{$said->why} That was {$at}.", $targets, [], $areas === [] ? [] : [Say::look($outlook, $key, [$areas[0]], $said->remedy, WaitKind::TouchDry)], rests: $breach->eventId);
     }
 
     private static function word(HoldKind $kind): string

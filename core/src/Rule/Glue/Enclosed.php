@@ -24,7 +24,7 @@ use AmberStep\Core\Work\Strength;
 
 #[Says(
     'What lies inside is painted, with the walls about it, and glued in before the joint that shuts it in.',
-    speaks: [Severity::Stop],
+    speaks: [Severity::Stop, Severity::Think],
     rests: 'Handbook 3, enclosed; what is said to lie inside what',
 )]
 final class Enclosed implements Judges, OrdersSteps
@@ -44,7 +44,10 @@ final class Enclosed implements Judges, OrdersSteps
         foreach ($context->breakdown->enclosure->isEmpty() ? [] : $context->kit->areas as $area) {
             $joint = $context->breakdown->blocks($area->id);
             $join = $joint === null ? null : self::join($joint, $context);
-            foreach ($join === null || $joint === null ? [] : $context->steps->on($area->id) as $step) {
+            if ($join === null || $joint === null) {
+                continue;
+            }
+            foreach ($context->steps->on($area->id) as $step) {
                 if ($step->phase === $joint->id && ! $step->isRemedy()) {
                     yield Say::must($step, $join, $this, "{$context->areaName($area->id)} is finished before {$joint->name} is glued.");
                 }
@@ -65,8 +68,8 @@ final class Enclosed implements Judges, OrdersSteps
         }
         foreach ($enclosure->deadlines($part->id) as $shut) {
             $closing = self::join($shut, $context);
-            foreach ($closing === null ? [] : $last as $step) {
-                if (! self::shutOut($step->jointId, $shut->id, $context)) {
+            foreach ($last as $step) {
+                if ($closing !== null && ! self::shutOut($step->jointId, $shut->id, $context)) {
                     yield Say::must($step, $closing, $this, "{$part->name} lies inside: it is in before {$shut->name} is closed.");
                 }
             }
@@ -98,6 +101,7 @@ final class Enclosed implements Judges, OrdersSteps
     public function judge(Outlook $outlook): iterable
     {
         $context = $outlook->context;
+        yield from Unsaid::ask($this, $context);
         foreach ($context->kit->parts as $part) {
             foreach ($part->inside === null ? [] : $context->breakdown->enclosure->joinsOf($part->id) as $join) {
                 foreach ($context->breakdown->enclosure->deadlines($part->id) as $shut) {

@@ -61,7 +61,7 @@ final class GlueSet implements HoldsPieces
         if ($state->closedAt === null || $state->glue === null) {
             return null;
         }
-        $wait = $world->waits->plain($state->closedAt, $full ? $state->glue->fullMinutes() : $state->glue->handleMinutes(), $state->glue->driesBy(), began: $state->closedBy);
+        $wait = $world->waits->plain($state->closedAt, $full ? $state->glue->fullMinutes() : $state->glue->handleMinutes(), $state->glue->driesBy(), began: $state->closedBy, learnedAs: 'glue:'.$state->glue->value.'/'.($full ? HoldKind::Full : HoldKind::Handle)->value);
 
         return new Hold($full ? HoldKind::Full : HoldKind::Handle, $joint->id, $wait->fromEpoch, $wait->untilEpoch, $this->id(), $joint->name.', '.$state->glue->word(), $wait);
     }

@@ -6,6 +6,7 @@ namespace AmberStep\Core\Rule\Glue;
 
 use AmberStep\Core\Document\Id;
 use AmberStep\Core\Document\Names;
+use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Joint;
 use AmberStep\Core\Kit\Pin;
 use AmberStep\Core\Layering\Context;
@@ -14,7 +15,10 @@ use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
 use AmberStep\Core\Rule\Says;
+use AmberStep\Core\Rule\SeesDeeds;
+use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Step\Misdeed;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
@@ -24,7 +28,7 @@ use AmberStep\Core\Work\Severity;
     speaks: [Severity::Stop, Severity::Note],
     rests: 'Handbook 2, Glues: cement needs bare plastic',
 )]
-final class JointFacesBare implements Judges, OrdersSteps
+final class JointFacesBare implements Judges, OrdersSteps, SeesDeeds
 {
     /** More than this and they are said together. */
     private const SAID_ONE_BY_ONE = 4;
@@ -45,6 +49,24 @@ final class JointFacesBare implements Judges, OrdersSteps
         foreach ($context->steps->with(Operation::Scrape) as $scrape) {
             $joins = array_values(array_filter($context->steps->all(), static fn (Step $s): bool => $s->operation->joins() && $s->jointId === $scrape->purpose));
             yield from Say::all([$scrape], $joins, $this, 'Painted joint faces are scraped before they are glued.');
+        }
+    }
+
+    public function deeds(Step $step, World $before): iterable
+    {
+        $joint = $step->operation->joins() ? $before->kit->jointsById[$step->jointId ?? ''] ?? null : null;
+        if ($joint === null || ! ($joint->glue->isCement() || $joint->carriesLoad)) {
+            return;
+        }
+        foreach ($joint->parts as $part) {
+            $piece = $before->surface->piece($before->breakdown->pieceOfPart[$part]);
+            $bared = $piece->count(Operation::MaskFaces, $joint->id) + $piece->count(Operation::Scrape, $joint->id) > 0;
+            $painted = array_filter($before->kit->areasOf($part), static fn (Area $a): bool => $before->state($a->id)->layers !== []);
+            if (! $bared && $painted !== []) {
+                yield new Misdeed(Severity::Stop, "{$joint->name} glued on paint", ucfirst($joint->glue->word()).' holds on bare plastic: its faces were neither plugged nor scraped.', $joint->id, 'Pull at it gently once it is hard; glue it again on scraped faces where it gives');
+
+                return;
+            }
         }
     }
 

@@ -9,21 +9,40 @@ use AmberStep\Core\Masking\MaskFor;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Say;
 use AmberStep\Core\Rule\Says;
+use AmberStep\Core\Rule\SeesDeeds;
+use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Constraint;
+use AmberStep\Core\Step\Misdeed;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Work\Severity;
 use AmberStep\Core\Work\Strength;
 
 #[Says(
     'A finished inside that lies open is covered from the first sanding after it to the last coat on the outside.',
-    speaks: [],
+    speaks: [Severity::Think],
     rests: 'Handbook 3, opening-covered',
 )]
-final class OpeningCovered implements OrdersSteps
+final class OpeningCovered implements OrdersSteps, SeesDeeds
 {
     public function id(): string
     {
         return 'opening-covered';
+    }
+
+    public function deeds(Step $step, World $before): iterable
+    {
+        if (! $step->operation->sprays() || $step->phase !== '') {
+            return;
+        }
+        foreach ($before->breakdown->byId[$step->pieceId]->areas ?? [] as $area) {
+            $state = $before->state($area->id);
+            if ($state->layers !== [] && ! $state->isMasked() && ! in_array($area->id, $step->targets, true) && $before->breakdown->enclosure->staysOpen($area, $before->breakdown)) {
+                yield new Misdeed(Severity::Think, "the outside sprayed over {$area->name}, which lay open", 'Overspray settles on the finished inside as a rough grey film.', $area->id, "Look into {$area->name}; wipe off or respray what settled");
+
+                return;
+            }
+        }
     }
 
     public function order(Context $context): iterable

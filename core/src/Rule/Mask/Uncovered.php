@@ -13,7 +13,9 @@ use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
 use AmberStep\Core\Rule\Says;
+use AmberStep\Core\Rule\SeesDeeds;
 use AmberStep\Core\Rule\Stacks;
+use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
@@ -24,7 +26,7 @@ use AmberStep\Core\Work\Severity;
     speaks: [Severity::Stop],
     rests: 'Which areas a stage sprays',
 )]
-final class Uncovered implements Judges, OrdersSteps
+final class Uncovered implements Judges, OrdersSteps, SeesDeeds
 {
     public function id(): string
     {
@@ -48,6 +50,11 @@ final class Uncovered implements Judges, OrdersSteps
                 }
             }
         }
+    }
+
+    public function deeds(Step $step, World $before): iterable
+    {
+        return LaidOpen::by($step, $before);
     }
 
     public function judge(Outlook $outlook): iterable

@@ -75,9 +75,8 @@ final class UnmaskWhen implements Judges, OrdersHolds, OrdersSteps
                 continue;
             }
             $wait = $world->waits->of($top, WaitKind::TapeSafe, $state);
-            if ($step->medium === Medium::LiquidMask) {
-                yield new Hold(HoldKind::TapeSafe, $area->id, $wait->fromEpoch, $wait->untilEpoch, $this->id(), $top->word().' over liquid mask', $wait);
-            } else {
+            // Liquid mask is scored, and waits for tape-safe paint instead (rule score-before-lift).
+            if ($step->medium !== Medium::LiquidMask) {
                 $late = $wait->fromEpoch + 2 * ($wait->untilEpoch - $wait->fromEpoch);
                 yield new Hold(HoldKind::Window, $area->id, $late, $late, $this->id(), $top->word().' hardens over the edge of the mask', $wait);
             }

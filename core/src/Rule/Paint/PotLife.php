@@ -9,11 +9,18 @@ use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Product;
 use AmberStep\Core\Mixing\PotLife as Life;
 use AmberStep\Core\Rule\Judges;
+use AmberStep\Core\Rule\OrdersHolds;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
 use AmberStep\Core\Rule\Says;
+use AmberStep\Core\Rule\SeesDeeds;
+use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Finding;
+use AmberStep\Core\Step\Hold;
+use AmberStep\Core\Step\Misdeed;
 use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
@@ -22,11 +29,38 @@ use AmberStep\Core\Work\Severity;
     speaks: [Severity::Stop],
     rests: 'Handbook 2: label, else 2 h two-part, 4 h hardened enamel; half per 10 °C',
 )]
-final class PotLife implements Judges
+final class PotLife implements Judges, OrdersHolds, SeesDeeds
 {
     public function id(): string
     {
         return 'pot-life';
+    }
+
+    public function concerns(Operation $operation): bool
+    {
+        return $operation === Operation::Discard;
+    }
+
+    public function holds(Step $step, World $world): iterable
+    {
+        foreach ($world->surface->mixes as $mix) {
+            if ($mix->eventId === $step->purpose) {
+                yield new Hold(HoldKind::NotBefore, $step->pieceId, $mix->atEpoch, $mix->atEpoch + (int) (60 * $mix->potLifeMinutes), $this->id(), 'the cup lives until then');
+            }
+        }
+    }
+
+    public function deeds(Step $step, World $before): iterable
+    {
+        $cup = null;
+        foreach ($before->surface->mixes as $mix) {
+            $cup = $mix->product === $step->product?->id ? $mix : $cup;
+        }
+        $dead = $cup === null || $cup->potLifeMinutes <= 0 ? null : $cup->atEpoch + (int) (60 * $cup->potLifeMinutes);
+        // A day later nobody sprays what has set: another cup was mixed, and not written down.
+        if ($step->operation->sprays() && $dead !== null && $before->nowEpoch > $dead && $before->nowEpoch < $dead + 86400 && ($step->targets[0] ?? '') !== '') {
+            yield new Misdeed(Severity::Stop, "{$step->product?->name} sprayed from a dead cup", sprintf('Its life was over for %d min: it sprays, but it does not cross-link as it should.', intdiv($before->nowEpoch - $dead, 60)), $step->targets[0], 'Try a nail on it once it should be hard; strip what stays soft');
+        }
     }
 
     public function judge(Outlook $outlook): iterable

@@ -7,31 +7,30 @@ namespace AmberStep\Core\Rule\Paint;
 use AmberStep\Core\Kit\Place;
 use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Layering\PartSteps;
+use AmberStep\Core\Log\Timed;
 use AmberStep\Core\Material\DriesBy;
 use AmberStep\Core\Rule\OrdersHolds;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Say;
 use AmberStep\Core\Rule\Says;
+use AmberStep\Core\Rule\SeesDeeds;
 use AmberStep\Core\Rule\World;
+use AmberStep\Core\Step\Constraint;
 use AmberStep\Core\Step\Hold;
+use AmberStep\Core\Step\Misdeed;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Work\Severity;
+use AmberStep\Core\Work\Strength;
 
 #[Says(
     'A piece is washed after sanding and dry before paint: 24 h in the room, 4 h once blown off; 1 h where it is only wiped damp.',
-    speaks: [],
+    speaks: [Severity::Think],
     rests: 'Handbook 3: 24 h in the room, 4 h once blown off, 1 h wiped damp, 4 h over bare filler',
 )]
-final class WashDryBeforePaint implements OrdersHolds, OrdersSteps
+final class WashDryBeforePaint implements OrdersHolds, OrdersSteps, SeesDeeds
 {
-    private const DRY_MINUTES = 24 * 60;
-
-    private const BLOWN_OFF_MINUTES = 4 * 60;
-
-    /** Dusted, wiped damp and blown off instead of bathed. */
-    private const WIPED_MINUTES = 60;
-
     public function id(): string
     {
         return 'wash-dry-before-paint';
@@ -49,6 +48,11 @@ final class WashDryBeforePaint implements OrdersHolds, OrdersSteps
                 static fn (Step $s): bool => $s->operation->sprays() && ($release || ($s->phase === $wash->phase && array_intersect($s->targets, $wash->targets) !== [])) && ! $s->isRemedy(),
             ));
             yield from Say::all([$wash], $sprays, $this, 'Dust and grease are washed off before paint.');
+            foreach ($wash->phase === '' ? [] : $context->steps->with(Operation::CutBack) as $cut) {
+                if ($cut->pieceId === $wash->pieceId && $cut->jointId === null && ! $cut->throughPaint) {
+                    yield new Constraint($cut->key, $wash->key, Strength::Fit, $this->id(), 'Sanding soils it again: flaws are cut back first.');
+                }
+            }
             if ($release) {
                 $work = array_values(array_filter($context->steps->ofPiece($wash->pieceId), static fn (Step $s): bool => $s->key !== $wash->key && ! $s->isRemedy() && (in_array($s->operation, [Operation::Glue, Operation::Fill, Operation::CutBack, Operation::TestFit], true) || $s->operation->cleans())));
                 yield from Say::all([$wash], $work, $this, 'Release agent comes off before anything is glued to it or filled.');
@@ -66,13 +70,21 @@ final class WashDryBeforePaint implements OrdersHolds, OrdersSteps
         foreach ($step->targets as $target) {
             $state = $world->state($target);
             if ($state->washedAt !== null && $state->layers === []) {
-                $minutes = match (true) {
-                    $state->wipedDamp && ! self::hasBareFiller($target, $world) => self::WIPED_MINUTES,
-                    $state->wipedDamp, $state->blownOff => self::BLOWN_OFF_MINUTES,
-                    default => self::DRY_MINUTES,
-                };
-                $wait = $world->waits->plain($state->washedAt, $minutes, DriesBy::Water, $state->stays, $state->washedBy);
+                $minutes = $state->wipedDamp && self::hasBareFiller($target, $world) ? Timed::BLOWN_OFF : Timed::water($state);
+                $wait = $world->waits->plain($state->washedAt, $minutes, DriesBy::Water, $state->stays, $state->washedBy, 'water/'.HoldKind::Dry->value);
                 yield new Hold(HoldKind::Dry, $target, $wait->fromEpoch, $wait->untilEpoch, $this->id(), 'wash water', $wait);
+            }
+        }
+    }
+
+    public function deeds(Step $step, World $before): iterable
+    {
+        foreach ($step->operation->sprays() ? $step->targets : [] as $target) {
+            $area = $before->kit->areasById[$target] ?? null;
+            $state = $before->state($target);
+            if ($area !== null && $state->layers === [] && ! $state->isClean()) {
+                $why = $state->washedAt === null ? 'it was not washed' : 'it was sanded and not washed since';
+                yield new Misdeed(Severity::Think, "{$area->name} sprayed unwashed", "The first coat went on it though {$why}: dust and grease show as specks and craters.", $target, 'Look for craters and specks before the next coat');
             }
         }
     }

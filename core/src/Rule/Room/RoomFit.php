@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule\Room;
 
 use AmberStep\Core\Drying\Conditions;
+use AmberStep\Core\Drying\Limits;
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Material\Below;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Liquid;
+use AmberStep\Core\Material\Sheen;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Say;
@@ -35,7 +37,7 @@ final class RoomFit implements Judges
         foreach ($outlook->context->kit->areas as $area) {
             foreach ($outlook->context->surface->area($area->id)->layers as $layer) {
                 $air = $room->at($layer->lastCoat()->atEpoch);
-                $trouble = $layer->product === null ? null : self::trouble($layer->product->family, $air);
+                $trouble = $layer->product === null || $layer->wash() !== null ? null : self::trouble($layer->product->family, $air) ?? self::overLimit($layer, $air, $room->limits);
                 if ($trouble !== null) {
                     yield $this->finding($outlook, $area, $layer, $air, ...$trouble);
                 }
@@ -55,6 +57,14 @@ final class RoomFit implements Judges
             $family->liquid() === Liquid::Lacquer && $air->temperatureC - 7 < $dew => [Severity::Think, 'the drying solvent cools it under the dew point: it blushes'],
             default => null,
         };
+    }
+
+    /** @return array{Severity, string}|null what the limits for spraying say of the air a coat went on in */
+    private static function overLimit(Layer $layer, Conditions $air, Limits $limits): ?array
+    {
+        $why = $limits->trouble($air, $layer->product?->sheen === Sheen::Gloss);
+
+        return $why === null ? null : [Severity::Think, $why];
     }
 
     private function finding(Outlook $outlook, Area $area, Layer $layer, Conditions $air, Severity $severity, string $why): Finding

@@ -85,7 +85,7 @@ final class FillerSet implements Judges, OrdersHolds
         if ($state->filledAt === null || $state->filler === null || $place === null || ! ($step->operation === Operation::CutBack || ($step->operation === Operation::CheckSeam && in_array($state->filler, Place::WIPED, true)))) {
             return;
         }
-        $ready = $world->waits->plain($state->filledAt, $state->filler->readyMinutes($place->widthMm), $state->filler->driesBy(), began: $state->filledBy);
+        $ready = $world->waits->plain($state->filledAt, $state->filler->readyMinutes($place->widthMm), $state->filler->driesBy(), began: $state->filledBy, learnedAs: 'filler:'.$state->filler->value.'/'.HoldKind::Ready->value);
         yield new Hold(HoldKind::Ready, $id, $ready->fromEpoch, $ready->untilEpoch, $this->id(), $state->filler->word(), $ready);
         $shut = $state->filler->shutMinutes();
         if ($shut !== null) {

@@ -31,7 +31,7 @@ final class Halo implements Judges
                 continue;
             }
             $name = $context->nameOf((string) $id);
-            yield new Finding($this->id(), Severity::Think, "Ring round {$name}, not judged", 'It may be a gap that shows under every coat, or only a stain: a dark coat brushed on it tells.', [(string) $id], ["{$id}/check-seam/all/{$next->n}"], []);
+            yield new Finding($this->id(), Severity::Think, "Ring round {$name}, not judged", 'It may be a gap that shows under every coat, or only a stain: a dark coat brushed on it tells.', [(string) $id], ["{$id}/{$next->operation->value}/all/{$next->n}"], []);
         }
     }
 }
