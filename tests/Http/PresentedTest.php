@@ -19,7 +19,7 @@ final class PresentedTest extends AppTestCase
         self::assertEquals([8, 12], $step['setUp']['distanceCm']);
         self::assertSame('own thinner, water below half of it', $step['setUp']['thinner']);
         self::assertStringContainsString('24 cm² × 4 µm', $step['setUp']['cupWhy']);
-        self::assertSame(['Extraction on, fitted organic-vapour and particle respirator; nobody else and no animals in the room.'], $step['cautions']);
+        self::assertSame([[], ['Extraction on, fitted organic-vapour and particle respirator; nobody else and no animals in the room.']], [$step['cautions'], $step['cautionsAgain']], 'said with the coat five minutes ago');
     }
 
     public function test_it_says_why_now_and_what_to_leave_alone(): void

@@ -78,7 +78,7 @@ final class SurfaceTest extends AppTestCase
         self::assertSame([true, null], [$this->place('starboard fender seam')['good'], $this->place('starboard fender seam')['next']]);
         $this->happened(['kind' => 'take-back', 'takesBack' => self::ulid(2)], 3);
         $this->happened(['kind' => 'take-back', 'takesBack' => self::ulid(1)], 4);
-        self::assertSame("{$place['id']}/check-seam/all/1", $this->place('starboard fender seam')['next']['key']);
+        self::assertSame("{$place['id']}/check-coat/all/1", $this->place('starboard fender seam')['next']['key']);
     }
 
     public function test_a_flaw_takes_what_is_done_to_it_and_said_of_it(): void

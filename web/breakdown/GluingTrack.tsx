@@ -53,7 +53,7 @@ export function GluingTrack({ joints, chosen, choose, deadStop }: Props): ReactE
         <section className="card track" aria-label="Order of gluing">
             {deadStop !== null && (
                 <p className="track-stop" data-testid="dead-stop">
-                    <strong>Dead stop. </strong>
+                    <strong>By the booklet. </strong>
                     {deadStop}
                 </p>
             )}

@@ -75,7 +75,7 @@ final class SurfacePresenter
             'closed' => $by === null || ! $by->what instanceof Verdict ? null : ['verdict' => $by->what->value, 'word' => $by->what->word(), 'reason' => $by->reason, 'event' => $by->eventId],
             'stages' => array_map(static fn (array $s): array => ['word' => $s[0], 'done' => $s[1]], $strip->stages),
             'next' => $next === null ? null : StepPresenter::whole($next, $plan), 'early' => $strip->tooEarly($plan),
-            'looks' => $next?->step->operation === Operation::CheckSeam || $next === null, 'asksDetail' => $next?->step->operation === Operation::Look && $place->mayBeDetail(),
+            'looks' => $next === null || $next->step->operation === Operation::CheckSeam || $next->step->operation === Operation::CheckCoat, 'asksDetail' => $next?->step->operation === Operation::Look && $place->mayBeDetail(),
             'holdUntil' => Time::utc($strip->hold?->untilEpoch), 'holdFrom' => Time::utc($strip->hold?->fromEpoch), 'because' => $strip->hold?->because,
             'opens' => Time::utc($strip->closing !== null && $strip->hold?->kind === HoldKind::Ready ? $strip->hold->untilEpoch : null),
             'closes' => Time::utc($strip->closing?->fromEpoch),

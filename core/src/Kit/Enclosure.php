@@ -108,11 +108,20 @@ final class Enclosure
         return array_values($joints);
     }
 
-    /** Whether an inside that is painted before the outside still lies open while that is sprayed: nothing closes over it before paint. */
+    /**
+     * Whether an inside that is painted before the outside still lies open while that is sprayed: nothing closes over it
+     * before paint, or its pane is fitted last.
+     */
     public function staysOpen(Area $area, Breakdown $breakdown): bool
     {
         $joint = $breakdown->blocks($area->id);
-        if ($this->isEmpty() || $joint === null || in_array($area->id, $joint->blocks, true) || ! $breakdown->closesBeforePaint($joint->id)) {
+        if ($joint === null || ! $breakdown->closesBeforePaint($joint->id)) {
+            return false;
+        }
+        if ($this->hasPaneFittedLast($area, $breakdown)) {
+            return true;
+        }
+        if ($this->isEmpty() || in_array($area->id, $joint->blocks, true)) {
             return false;
         }
         foreach ([...$this->deadlines($area->part), ...$this->closersOf($area->part)] as $closer) {
@@ -122,6 +131,21 @@ final class Enclosure
         }
 
         return true;
+    }
+
+    /** Clear parts that are attached after paint to what an inside lies in: a canopy, a windscreen. */
+    private function hasPaneFittedLast(Area $area, Breakdown $breakdown): bool
+    {
+        $round = [$area->part, ...$this->around($area->part)];
+        foreach ($breakdown->jointsOf($breakdown->pieceOfPart[$area->part]) as $joint) {
+            foreach ($breakdown->closesBeforePaint($joint->id) ? [] : [[0, 1], [1, 0]] as [$clear, $opaque]) {
+                if ($this->kit->partsById[$joint->parts[$clear]]->isClear() && in_array($joint->parts[$opaque], $round, true)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** @return list<Joint> */

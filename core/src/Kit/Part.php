@@ -88,6 +88,24 @@ final readonly class Part
         return implode(', ', array_filter([$this->hand ?? '', $this->slot === null ? '' : "slot {$this->slot}"], static fn (string $s): bool => $s !== ''));
     }
 
+    /** Whether somebody's words for a place mean the one it belongs in: "slot 3, port" is "left 3". */
+    public function isPlace(string $said): bool
+    {
+        return self::placeWords($said) === self::placeWords($this->place());
+    }
+
+    /** @return list<string> */
+    private static function placeWords(string $said): array
+    {
+        $same = ['l' => 'left', 'port' => 'left', 'p' => 'left', 'r' => 'right', 'starboard' => 'right', 'stbd' => 'right', 'fore' => 'front', 'forward' => 'front', 'aft' => 'rear', 'back' => 'rear', 'upper' => 'top', 'lower' => 'bottom'];
+        $said = preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower($said), -1, PREG_SPLIT_NO_EMPTY);
+        $words = array_diff(is_array($said) ? $said : [], ['slot', 'no', 'nr', 'number', 'hand', 'side', 'position', 'place', 'in', 'on', 'the']);
+        $words = array_map(static fn (string $w): string => $same[$w] ?? ltrim($w, '0'), $words);
+        sort($words);
+
+        return array_values(array_unique($words));
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

@@ -63,7 +63,9 @@ final readonly class Place
     public static function ofJoint(Joint $joint, Kit $kit): self
     {
         // What the kit says is filled with glue is wiped: it was chosen because sanding would kill detail.
-        $access = in_array($joint->filler, self::WIPED, true) ? Access::None : $joint->access;
+        // Between two clear parts nothing is sanded: it is run full of clear glue and wiped.
+        $clear = array_filter($joint->parts, static fn (string $p): bool => ($kit->partsById[$p] ?? null)?->isClear() !== true) === [];
+        $access = in_array($joint->filler, self::WIPED, true) || $clear ? Access::None : $joint->access;
 
         return new self($joint->id, $joint->name, null, $joint->parts, $joint->gapMm, 0, $joint->lengthCm, $access, $joint->crossed, self::hasPane($joint->parts, $kit), $joint->filler, FoundAt::Bare);
     }

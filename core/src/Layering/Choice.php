@@ -72,7 +72,8 @@ final readonly class Choice
             }
         }
 
-        return [$this->shelf->pick(Role::Primer, static fn (): bool => false, $otherwise)];
+        // None gets on with all of it: that of the family it takes, where there is one, before one nobody has.
+        return [$this->shelf->pick(Role::Primer, static fn (Product $p): bool => $p->family === $otherwise, $otherwise)];
     }
 
     /** Whether a first coat of a product takes on a bare material. */

@@ -9,6 +9,7 @@ use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\Piece;
 use AmberStep\Core\Kit\WashKind;
+use AmberStep\Core\Log\ModelState;
 use AmberStep\Core\Material\AttackTable;
 use AmberStep\Core\Material\Below;
 use AmberStep\Core\Material\CoatKind;
@@ -35,10 +36,10 @@ final class LayerPlanner
 
     private readonly PrimerChoice $primers;
 
-    public function __construct(private readonly Kit $kit, private readonly HouseRules $house, private readonly Shelf $shelf, private readonly Choice $choice, private readonly Pins $pins)
+    public function __construct(private readonly Kit $kit, private readonly HouseRules $house, private readonly Shelf $shelf, private readonly Choice $choice, private readonly Pins $pins, ModelState $surface)
     {
         $this->hiding = new Hiding($house);
-        $this->primers = new PrimerChoice($kit, $house, $shelf, $choice, $pins, $this->hiding);
+        $this->primers = new PrimerChoice($kit, $house, $shelf, $choice, $pins, $this->hiding, $surface);
     }
 
     /**

@@ -29,12 +29,20 @@ final readonly class MaskSteps
 
     /**
      * Joint faces glued after paint are kept bare, where cement or a load needs them bare (rule joint-faces-bare).
-     * Inside work also comes before its own joint is closed.
+     * Inside work also comes before its own joint is closed, and before what it is on is put in.
+     *
+     * @param  list<Area>  $areas  that are painted then
      */
-    public function faces(StepSet $steps, Piece $piece, string $phase): void
+    public function faces(StepSet $steps, Piece $piece, string $phase, array $areas): void
     {
+        $inner = [];
+        foreach ($phase === '' ? [] : $areas as $area) {
+            foreach ($this->breakdown->enclosure->joinsOf($area->part) as $joint) {
+                $inner[$joint->id] = true;
+            }
+        }
         foreach ($this->breakdown->jointsOf($piece->id) as $joint) {
-            $here = $phase === '' ? ! $this->breakdown->closesBeforePaint($joint->id) : $joint->id === $phase;
+            $here = $phase === '' ? ! $this->breakdown->closesBeforePaint($joint->id) : $joint->id === $phase || (isset($inner[$joint->id]) && $this->breakdown->closesBeforePaint($joint->id));
             if (! $here || ! ($joint->glue->isCement() || $joint->carriesLoad)) {
                 continue;
             }

@@ -9,6 +9,7 @@ use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\Piece;
+use AmberStep\Core\Log\ModelState;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Liquid;
 use AmberStep\Core\Material\Opacity;
@@ -33,7 +34,7 @@ final readonly class PrimerChoice
     /** Chroma under which a metallic is bare metal and not a coloured one. */
     private const BARE_METAL_CHROMA = 8.0;
 
-    public function __construct(private Kit $kit, private HouseRules $house, private Shelf $shelf, private Choice $choice, private Pins $pins, private Hiding $hiding)
+    public function __construct(private Kit $kit, private HouseRules $house, private Shelf $shelf, private Choice $choice, private Pins $pins, private Hiding $hiding, private ModelState $surface)
     {
     }
 
@@ -56,11 +57,24 @@ final readonly class PrimerChoice
         $out = [];
         foreach ($areas as $area) {
             $own = self::best($suitable, fn (Product $p): array => [$this->coats([$area], $p), $this->unlike([$area], $p)]);
-            $apart = $this->coats([$area], $main) - $this->coats([$area], $own) >= self::A_SHADE_OF_ITS_OWN;
-            $out[$area->id] = new Wanted(Operation::Prime, $apart ? 'all+'.$own->id : 'all', $apart ? $own : $main, $dark ? 4 : 2, CoatKind::Light, $rest);
+            $lies = $this->lies($area);
+            $apart = $lies === null && $this->coats([$area], $main) - $this->coats([$area], $own) >= self::A_SHADE_OF_ITS_OWN;
+            $out[$area->id] = new Wanted(Operation::Prime, $apart ? 'all+'.$own->id : 'all', $lies ?? ($apart ? $own : $main), $dark ? 4 : 2, CoatKind::Light, $rest);
         }
 
         return $out;
+    }
+
+    /** The primer that lies on an area already: what it is the plan goes on from. */
+    private function lies(Area $area): ?Product
+    {
+        foreach ($this->surface->area($area->id)->layers as $layer) {
+            if ($layer->operation === Operation::Prime) {
+                return $layer->product;
+            }
+        }
+
+        return null;
     }
 
     /** @param  list<Area>  $areas */

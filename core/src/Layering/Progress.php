@@ -187,7 +187,10 @@ final class Progress
             return true;
         }
 
-        return ! $state->isMasked() && ($wasOn || $late);
+        // Whatever it was laid for; but the cover of an opening is no mask of a colour.
+        $on = array_diff_key($state->masks, $step->purpose === MaskFor::OPENING ? [] : [MaskFor::OPENING => true]);
+
+        return $on === [] && ($wasOn || $late);
     }
 
     /** Whether all sprayings the mask is for are done or overtaken. */

@@ -38,7 +38,7 @@ final class StepBuilder
     ) {
         $this->steps = new StepSet;
         $this->pins = new Pins($kit);
-        $this->layers = new LayerPlanner($kit, $house, $shelf, new Choice($shelf, $house), $this->pins);
+        $this->layers = new LayerPlanner($kit, $house, $shelf, new Choice($shelf, $house), $this->pins, $surface);
         $this->colours = new ColourOrder($kit, $shelf, $house);
     }
 
@@ -73,7 +73,7 @@ final class StepBuilder
         $masks = new MaskSteps($this->kit, $this->house, $this->breakdown, $this->pins);
         foreach ($phases as $phase => $areas) {
             $this->prepare($piece, $phase, $areas);
-            $masks->faces($this->steps, $piece, $phase);
+            $masks->faces($this->steps, $piece, $phase, $areas);
             $places = $this->colours->onPiece($areas, $this->surface);
             $this->coats($piece, $phase, $areas, $places);
             $masks->colours($this->steps, $piece, $phase, $areas, $places);

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Log;
 
+use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Operation;
-use AmberStep\Core\Material\Shelf;
 
 /** What a verdict on one build says of a wait: a paint or glue that stayed soft there stays soft on the next. */
 final readonly class Heard

@@ -111,7 +111,9 @@ final class Replay
                 }
             }
         }
-        foreach ($step->isRemedy() ? [] : $this->rules->watching as $rule) {
+        // What a remedy does beside others is done behind a held card.
+        $remedy = $step->isRemedy() || preg_match('/\A(fault|insert|place)\+/', $event->purpose) === 1;
+        foreach ($remedy ? [] : $this->rules->watching as $rule) {
             foreach ($rule->deeds($step, $world) as $misdeed) {
                 if (! isset($this->told[$event->id.$rule->id()])) {
                     $this->told[$event->id.$rule->id()] = true;

@@ -54,6 +54,7 @@ final class TradeRules
         Paint\AmountsContradict::class,
         Paint\BottleMixed::class,
         Paint\ClearInsideFirst::class,
+        Paint\ClearPainted::class,
         Paint\CoarsePrimerCut::class,
         Paint\EnamelWindow::class,
         Paint\FilmBudget::class,

@@ -111,7 +111,7 @@ final readonly class Strip
             }
         }
         foreach ($cut->holds ?? [] as $hold) {
-            if ($hold->kind === HoldKind::Ready && $hold->target === $place->id && $hold->untilEpoch > $plan->nowEpoch) {
+            if ($hold->rule === 'filler-set' && $hold->kind === HoldKind::Ready && $hold->target === $place->id && $hold->untilEpoch > $plan->nowEpoch) {
                 return false;
             }
         }

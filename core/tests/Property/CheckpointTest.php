@@ -13,7 +13,6 @@ use AmberStep\Core\Log\Experience;
 use AmberStep\Core\Log\Log;
 use AmberStep\Core\Log\StateDocument;
 use AmberStep\Core\Log\Verdict;
-use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Plan\Checkpoint;
 use AmberStep\Core\Plan\Replay;
 use AmberStep\Core\Rule\RuleBook;
@@ -21,6 +20,7 @@ use AmberStep\Core\Step\Breach;
 use AmberStep\Core\Step\StepEvent;
 use AmberStep\Core\Tests\Support\Build;
 use AmberStep\Core\Tests\Support\RandomBuild;
+use AmberStep\Core\Work\HoldKind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -105,7 +105,7 @@ final class CheckpointTest extends TestCase
             $step = $steps[$i % max(1, count($steps))]->step ?? null;
             $events[] = match (true) {
                 $i > 2 && $random->chance(8) => new Event($id, EventKind::TakeBack, $at, $at, takesBack: $events[$random->one([0, $i - 1, intdiv($i, 2)])]->id),
-                $random->chance(6) => new Event($id, EventKind::Verdict, $happened, $at, [$build->kit->areas[0]->id], verdict: $random->one([Verdict::Soft, Verdict::Fine]), wait: WaitKind::TapeSafe),
+                $random->chance(6) => new Event($id, EventKind::Verdict, $happened, $at, [$build->kit->areas[0]->id], verdict: $random->one([Verdict::Soft, Verdict::Fine]), wait: HoldKind::TapeSafe),
                 $step === null || $random->chance(15) => self::offPlan($build, $random, $names, $id, $happened, $at),
                 default => StepEvent::of($step, $id, $happened, $at),
             };

@@ -291,7 +291,7 @@ final class FinePointsTest extends TestCase
 
     public function test_what_is_laid_too_early_is_laid_just_before_its_coat_and_no_hard_tape_stands_in_for_a_soft_edge(): void
     {
-        foreach (['soft' => ['Lay it just before the coat', 'Retape at the next change of stage'], 'hard' => ['Lay it just before the coat', 'Cut film instead', 'Retape at the next change of stage']] as $edge => $titles) {
+        foreach (['soft' => ['Lay it just before the coat'], 'hard' => ['Lay it just before the coat', 'Cut film instead']] as $edge => $titles) {
             $build = new Build(['kit' => ['parts' => ['hull' => 'styrene'], 'colours' => ['pale' => 'pale grey', 'green' => 'slate green'], 'areas' => ['lower' => ['part' => 'hull', 'colour' => 'pale'], 'upper' => ['part' => 'hull', 'colour' => 'green']], 'edges' => [['lower', 'upper', 100, $edge]], 'pins' => [['operation' => 'mask', 'medium' => $edge === 'hard' ? 'vinyl-tape' : 'putty']], 'notBefore' => [['step' => 'hull/colour/green/1', 'at' => '2026-03-09T19:30:00Z']]],
                 'log' => array_map(static fn (string $at): array => ['at' => "2026-02-20 {$at}", 'do' => 'colour', 'on' => ['lower'], 'for' => 'pale', 'with' => 'pale grey'], ['19:00', '19:30'])]);
             $finding = self::said($build->plan(), 'tape-overstays')[0] ?? self::fail("{$edge}: silent");

@@ -19,6 +19,7 @@ use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
+use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
 #[Says(
@@ -37,7 +38,7 @@ final class HandleFirst implements Judges
     {
         $context = $outlook->context;
         foreach ($context->breakdown->pieces as $piece) {
-            if (HolderNeed::stillWants($outlook->leftOfPiece($piece->id)) && Holding::of($piece, $context)->holder === null) {
+            if (! self::isHeld($piece, $context) && HolderNeed::stillWants($outlook->leftOfPiece($piece->id)) && Holding::of($piece, $context)->holder === null) {
                 yield new Finding($this->id(), Severity::Think, "{$piece->name} has no place to hold it by", 'Nothing of it is glued or hidden later, and nobody said what it is held by.', [$piece->id], [], [
                     new Fix('Putty on a stick, on a face that will not show', [self::held($piece, $context, Holder::Stick)]),
                     new Fix('Lay it on a board, one side after the other', [self::held($piece, $context, Holder::Board)]),
@@ -49,6 +50,18 @@ final class HandleFirst implements Judges
                 yield $this->tooFew($context, $need);
             }
         }
+    }
+
+    /** What was put on a holder, or sprayed already, is held by something. */
+    private static function isHeld(Piece $piece, Context $context): bool
+    {
+        foreach ($piece->areas as $area) {
+            if ($context->surface->area($area->id)->layers !== []) {
+                return true;
+            }
+        }
+
+        return $context->surface->piece($piece->id)->count(Operation::Mount, 'all') > 0;
     }
 
     private function tooFew(Context $context, HolderNeed $need): Finding

@@ -97,7 +97,7 @@ final class TooEarly implements Judges
     private static function waitFor(HoldKind $kind): ?WaitKind
     {
         return match ($kind) {
-            HoldKind::TapeSafe => WaitKind::TapeSafe,
+            HoldKind::TapeSafe, HoldKind::Dry => WaitKind::TapeSafe,
             HoldKind::Window, HoldKind::Recoat, HoldKind::Cured => WaitKind::Cured,
             HoldKind::Flash, HoldKind::Touch => WaitKind::TouchDry,
             default => null,

@@ -6,6 +6,7 @@ namespace AmberStep\Core\Rule\Glue;
 
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Masking\MaskFor;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
@@ -41,7 +42,8 @@ final class BlockedByAssembly implements Judges, OrdersSteps
             }
             foreach ($joint->blocks as $area) {
                 foreach ($context->steps->on($area) as $step) {
-                    if (! $step->isRemedy()) {
+                    // What covers an opening goes on once it is closed in.
+                    if (! $step->isRemedy() && $step->purpose !== MaskFor::OPENING) {
                         yield Say::must($step, $join, $this, "{$context->areaName($area)} cannot be reached once {$joint->name} is closed.");
                     }
                 }

@@ -52,7 +52,7 @@ final class HandedPart implements Judges, OrdersSteps
         $context = $outlook->context;
         foreach ($context->kit->parts as $part) {
             foreach ($context->surface->fitted[$part->id] ?? [] as [$place]) {
-                if ($part->isHanded() && $place !== '' && mb_strtolower($place) !== mb_strtolower($part->place())) {
+                if ($part->isHanded() && $place !== '' && ! $part->isPlace($place)) {
                     yield $this->wrongPlace($outlook, $part, $place);
                 }
             }

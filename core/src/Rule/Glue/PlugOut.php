@@ -23,6 +23,21 @@ final class PlugOut implements OrdersSteps
         return 'plug-out';
     }
 
+    /** @return list<Step> what is still sprayed on the piece it is glued to */
+    private function otherSide(Step $bare, Context $context): array
+    {
+        $sprays = [];
+        foreach ($bare->phase === '' ? $context->breakdown->sides($context->kit->jointsById[$bare->counted()]) : [] as $piece) {
+            foreach ($piece->id === $bare->pieceId ? [] : $context->steps->ofPiece($piece->id) as $step) {
+                if ($step->operation->sprays() && ! $step->isRemedy()) {
+                    $sprays[] = $step;
+                }
+            }
+        }
+
+        return $sprays;
+    }
+
     public function order(Context $context): iterable
     {
         foreach ([Operation::Unplug, Operation::Scrape] as $operation) {
@@ -30,6 +45,7 @@ final class PlugOut implements OrdersSteps
                 $name = $context->kit->jointsById[$bare->counted()]->name;
                 $sprays = array_values(array_filter($context->steps->ofPiece($bare->pieceId), static fn (Step $s): bool => $s->operation->sprays() && $s->phase === $bare->phase && ! $s->isRemedy()));
                 yield from Say::all($sprays, [$bare], $this, "A coat would reach the bared faces of {$name}.");
+                yield from Say::all($this->otherSide($bare, $context), [$bare], $this, "{$name} is bared just before it is glued, and its other side is not finished.");
                 foreach (['glue', 'attach'] as $join) {
                     $glue = $context->steps->find("{$bare->counted()}/{$join}/all/1");
                     if ($glue !== null) {

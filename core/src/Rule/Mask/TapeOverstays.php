@@ -54,7 +54,7 @@ final class TapeOverstays implements Judges
                 }
             }
             $bare = in_array($step->purpose, [MaskFor::PANES, MaskFor::BARE], true);
-            $stay = $onEpoch === null ? 0 : ($planned->startEpoch - $onEpoch) / 60;
+            $stay = $onEpoch === null ? 0 : Retape::longest($onEpoch, $planned, $outlook);
             // The cover behind the edge may be what has to come off first (house rule).
             $cover = Cover::with($step, $context->house);
             $medium = $cover !== null && $cover->longestStayMinutes($bare) < $medium->longestStayMinutes($bare) ? $cover : $medium;
@@ -103,12 +103,9 @@ final class TapeOverstays implements Judges
                 }
             }
         }
-        if ($targets !== []) {
-            $key = (new Finding($this->id(), Severity::Think, '', '', [$piece, ...$targets]))->key;
-            $fixes[] = Say::look($outlook, $key, [$targets[0], ...array_slice($targets, 1)], 'Retape at the next change of stage', null, Operation::Look);
-        }
+        $fixes[] = $isOn ? Retape::fix($outlook, $outlook->left[$unmask], $worn, $bare) : null;
 
-        return $fixes;
+        return Say::fixes($fixes);
     }
 
     /**

@@ -80,7 +80,7 @@ final class Uncovered implements Judges, OrdersSteps, SeesDeeds
     {
         $context = $outlook->context;
         $area = $context->kit->areasById[$areaId];
-        if ($context->surface->area($areaId)->isMasked() || $this->maskLeft($outlook, $areaId) || $context->breakdown->blocks($areaId) !== null || ($area->isPane() && $context->surface->area($areaId)->count(Operation::Unmask, MaskFor::PANES) > 0)) {
+        if ($context->surface->area($areaId)->isMasked() || $this->maskLeft($outlook, $areaId) || $context->breakdown->blocks($areaId) !== null) {
             return [];
         }
         $finished = $area->isPane() || ($area->isPainted() && $this->colourIsOn($outlook, $areaId));

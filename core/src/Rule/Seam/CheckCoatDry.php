@@ -35,12 +35,27 @@ final class CheckCoatDry implements OrdersHolds, OrdersSteps
     public function order(Context $context): iterable
     {
         foreach ($context->steps->with(Operation::CheckCoat) as $brush) {
+            if ($this->closesOverPaint($brush, $context)) {
+                continue;
+            }
             foreach ($context->steps->ofPiece($brush->pieceId) as $sand) {
                 if ($sand->operation === Operation::CheckSeam && $sand->n === $brush->n && $sand->placeId !== $brush->placeId && ! $sand->throughPaint && ! $brush->throughPaint) {
                     yield new Constraint($brush->key, $sand->key, Strength::Fit, $this->id(), 'All places of the piece are brushed, then all are sanded.');
                 }
             }
         }
+    }
+
+    /** A seam that waits for an inside to be painted is filled days after the others: they do not wait for it. */
+    private function closesOverPaint(Step $step, Context $context): bool
+    {
+        foreach ($step->jointId === null ? [] : $context->steps->ofPiece($step->pieceId) as $other) {
+            if ($other->phase === $step->jointId) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     public function concerns(Operation $operation): bool

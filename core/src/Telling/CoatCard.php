@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Telling;
+
+use AmberStep\Core\Kit\Area;
+use AmberStep\Core\Kit\WashKind;
+use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Work\Operation;
+
+/** Why a varnish goes on that nobody asked for by name: said with its first coat. */
+final class CoatCard
+{
+    /** @return list<string> */
+    public static function why(Step $step, Context $context): array
+    {
+        if (! $step->operation->isVarnish() || $step->n > 1 || $step->isRemedy()) {
+            return [];
+        }
+        $areas = array_values(array_filter(array_map(static fn (string $id): ?Area => $context->kit->areasById[$id] ?? null, $step->targets)));
+
+        return match ($step->operation) {
+            Operation::Gloss => [self::any($areas, static fn (Area $a): bool => $a->intent->decals) ? 'Gloss, since decals go on it: on matt they silver.' : 'Gloss, since the wash runs along the lines on it and stains matt.'],
+            Operation::Seal => ['Seals the decals before a wash is worked over them.'],
+            Operation::Barrier => ['A barrier: the wash does not get into the paint under it.'],
+            Operation::Final => [self::final($areas, $context)],
+            default => [],
+        };
+    }
+
+    /** @param  list<Area>  $areas */
+    private static function final(array $areas, Context $context): string
+    {
+        return match (true) {
+            self::any($areas, static fn (Area $a): bool => $a->intent->polish) => 'The clear that is polished.',
+            self::any($areas, static fn (Area $a): bool => $a->intent->sheen !== null) => 'The sheen you want.',
+            self::any($areas, static fn (Area $a): bool => $context->shelf->find($context->kit->colour($a->intent->colour)?->product)?->isMetallic() === true) => 'Flakes want clear over them.',
+            self::any($areas, static fn (Area $a): bool => $a->intent->wash === WashKind::Pin || $a->intent->wash === WashKind::Filter) => "Brings the paint's own sheen back over gloss and wash.",
+            default => "Brings the paint's own sheen back over the decals.",
+        };
+    }
+
+    /**
+     * @param  list<Area>  $areas
+     * @param  callable(Area): bool  $has
+     */
+    private static function any(array $areas, callable $has): bool
+    {
+        return array_filter($areas, $has) !== [];
+    }
+}
