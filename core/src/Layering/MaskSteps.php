@@ -37,7 +37,9 @@ final readonly class MaskSteps
     {
         $inner = [];
         foreach ($phase === '' ? [] : $areas as $area) {
-            foreach ($this->breakdown->enclosure->joinsOf($area->part) as $joint) {
+            // What it is put in by, and all that shut it in after: cement does not hold on the paint that reaches their faces.
+            $walls = $area->face === Face::Inside ? $this->breakdown->enclosure->closersOf($area->part) : [];
+            foreach ([...$this->breakdown->enclosure->joinsOf($area->part), ...$walls] as $joint) {
                 $inner[$joint->id] = true;
             }
         }
@@ -46,7 +48,7 @@ final readonly class MaskSteps
             if (! $here || ! ($joint->glue->isCement() || $joint->carriesLoad)) {
                 continue;
             }
-            if ($this->pins->present(Operation::MaskFaces, $joint->id, $joint->id, $piece->id) === false) {
+            if ($this->pins->present(Operation::MaskFaces, $joint->id, $joint->id, $piece->id) === false || $steps->find("{$piece->id}/mask-faces/{$joint->id}/1") !== null) {
                 continue;
             }
             $steps->add(new Step($piece->id, Operation::MaskFaces, $joint->id, 1, 1, $piece->id, [$piece->id], Rank::of(Operation::MaskFaces, $phase), $piece->position, $phase, medium: Medium::Plug));

@@ -36,6 +36,10 @@ final class RandomKit
         $panes = $this->many(1, 2, fn (int $i): array => $this->area($i, $this->one($parts)['id'], [], 'pane', null));
         $areas = $this->many(1, 7, fn (int $i): array => $this->area($i + count($panes), $this->one($parts)['id'], array_column($colours, 'id'), $this->one(['outside', 'inside', 'joint-face', 'outside']), $this->chance(20) ? $this->one($panes)['id'] : null));
         $areas = [...$panes, ...$areas];
+        foreach ($parts as $i => $part) {
+            // In one of those before it, so that nothing lies in itself.
+            $parts[$i]['inside'] = $i > 0 && $this->chance(20) ? $parts[$this->random->getInt(0, $i - 1)]['id'] : null;
+        }
         $joints = $this->many(0, 4, function (int $i) use ($parts, $areas): array {
             $two = $this->random->pickArrayKeys($parts, 2);
 

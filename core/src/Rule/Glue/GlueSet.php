@@ -37,9 +37,11 @@ final class GlueSet implements HoldsPieces
         if ($hold !== null) {
             yield $hold;
         }
-        foreach ($this->holdsPiece($step->pieceId, $world) as $other) {
-            if ($other->target !== $own?->id) {
-                yield $other;
+        foreach ($own === null ? [$step->pieceId] : array_unique([$world->breakdown->pieceOfPart[$own->parts[0]], $world->breakdown->pieceOfPart[$own->parts[1]]]) as $piece) {
+            foreach ($this->holdsPiece($piece, $world) as $other) {
+                if ($other->target !== $own?->id) {
+                    yield $other;
+                }
             }
         }
     }

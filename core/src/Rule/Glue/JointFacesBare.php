@@ -71,7 +71,7 @@ final class JointFacesBare implements Judges, OrdersSteps, SeesDeeds
     }
 
     /** What lies inside is painted in turns: what is sprayed on either part of a joint would reach its faces. */
-    private static function isOn(Step $step, Joint $joint, Context $context): bool
+    public static function isOn(Step $step, Joint $joint, Context $context): bool
     {
         foreach ($step->targets as $target) {
             if (in_array($context->kit->areasById[$target]->part ?? '', $joint->parts, true)) {

@@ -43,7 +43,8 @@ final class PlugOut implements OrdersSteps
         foreach ([Operation::Unplug, Operation::Scrape] as $operation) {
             foreach ($context->steps->with($operation) as $bare) {
                 $name = $context->kit->jointsById[$bare->counted()]->name;
-                $sprays = array_values(array_filter($context->steps->ofPiece($bare->pieceId), static fn (Step $s): bool => $s->operation->sprays() && $s->phase === $bare->phase && ! $s->isRemedy()));
+                $joint = $context->kit->jointsById[$bare->counted()];
+                $sprays = array_values(array_filter($context->steps->ofPiece($bare->pieceId), static fn (Step $s): bool => $s->operation->sprays() && ! $s->isRemedy() && ($s->phase === $bare->phase || ($bare->phase !== '' && $s->phase !== '' && JointFacesBare::isOn($s, $joint, $context)))));
                 yield from Say::all($sprays, [$bare], $this, "A coat would reach the bared faces of {$name}.");
                 yield from Say::all($this->otherSide($bare, $context), [$bare], $this, "{$name} is bared just before it is glued, and its other side is not finished.");
                 foreach (['glue', 'attach'] as $join) {

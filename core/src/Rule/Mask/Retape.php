@@ -7,6 +7,7 @@ namespace AmberStep\Core\Rule\Mask;
 use AmberStep\Core\Document\Id;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Inserted;
+use AmberStep\Core\Kit\NotBefore;
 use AmberStep\Core\Log\MaskOn;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Rule\Outlook;
@@ -19,6 +20,9 @@ final class Retape
 {
     /** Seconds. */
     private const SPARE = 86400;
+
+    /** Seconds before the coat in which it is laid. */
+    private const AHEAD = 1800;
 
     /** Minutes of the longest stretch it lies without being laid anew. */
     public static function longest(int $onEpoch, PlannedStep $unmask, Outlook $outlook): float
@@ -48,8 +52,14 @@ final class Retape
             }
         }
 
-        return $before === null || $unmask->startEpoch - $before->startEpoch > $stay ? null : new Fix("Lift it and lay it fresh before {$before->step->operation->word()} goes on", [Edit::insert(new Inserted(
-            Id::from('retape', $before->step->key, ...$targets), Operation::Mask, $targets, "Lift the {$medium->word()}, look, lay it fresh", $before->step->operation->value.'/'.$before->step->counted(),
-        ))]);
+        if ($before === null || $unmask->startEpoch - $before->startEpoch > $stay) {
+            return null;
+        }
+        $id = Id::from('retape', $before->step->key, ...$targets);
+
+        return new Fix("Lift it and lay it fresh before {$before->step->operation->word()} goes on", [
+            Edit::insert(new Inserted($id, Operation::Mask, $targets, "Lift the {$medium->word()}, look, lay it fresh")),
+            Edit::add('notBefore', (new NotBefore(Id::from('retape at', $id), "{$unmask->step->pieceId}/mask/insert+{$id}/1", $before->startEpoch - self::AHEAD))->toArray()),
+        ]);
     }
 }
