@@ -15,7 +15,7 @@ final class BreakdownTest extends AppTestCase
         $advice = $this->breakdown('Dunmore Type 6');
         $joints = array_column($advice['joints'], null, 'name');
 
-        self::assertSame('Step 4 closes deck seam over Lower hull, engine bay and Radiator bay inside: paint Interior Dark first.', $advice['deadStop']);
+        self::assertSame('Step 4 closes deck seam over Lower hull, engine bay and Radiator bay inside: who glues first is shut out; the plan has Interior Dark on before.', $advice['deadStop']);
         foreach (['port fender seam' => 'the joint must vanish', 'starboard fender seam' => 'the joint must vanish', 'deck seam' => 'the joint must vanish', 'filler cap seat' => 'one colour'] as $name => $because) {
             self::assertTrue($joints[$name]['beforePaint'], $name);
             self::assertStringContainsString($because, $joints[$name]['because']);

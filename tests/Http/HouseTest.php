@@ -62,7 +62,7 @@ final class HouseTest extends AppTestCase
 
         // No bare metal is painted on them, nothing is put into a cabinet, they have no filter, say themselves when a canopy is closed,
         // no paint is enamel but the wash, no mask is liquid or fine film, and nothing was found low.
-        $applies = array_diff_key($differ, array_flip(['etch', 'cabinet', 'barrier', 'panes', 'hardener', 'liquid-mask', 'patterns', 'low-spot']));
+        $applies = array_diff_key($differ, array_flip(['etch', 'cabinet', 'barrier', 'panes', 'hardener', 'liquid-mask', 'patterns', 'low-spot', 'base', 'weathering']));
         foreach ($applies as $id => $plans) {
             self::assertGreaterThan(1, $plans, "{$id} changes nothing on either demo build");
         }
@@ -89,6 +89,9 @@ final class HouseTest extends AppTestCase
             'sanding' => "hull, 60, sea grey\nwing, 60, sea grey\nwing root: hull + wing, seam, before paint, gap 0.2, 9 long",
             'hidden' => 'hull, 60, band yellow',
             'tones' => 'hull, 300, sea grey',
+            'weathering' => 'hull, 60, sea grey, pin wash',
+            'darkened-lines' => 'hull, 60, pale grey',
+            'base' => "hull, 60, sea grey\npart stand, styrene, base part\nstand, 30, slate green\npeg: hull + stand",
             'light-first' => "body / sides, 60, Garnock Rally Bronze, gloss, hard 90 to roof\nbody / roof, 40, Garnock Roof Cream, gloss",
         ];
         $other = "hull / a, 60, sea grey, decals, pin wash, matt, hard 90 to b\nhull / b, 40, Garnock Rally Bronze, gloss\nprop, S, interior dark";

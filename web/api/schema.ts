@@ -3882,6 +3882,15 @@ export interface components {
             closing: components["schemas"]["Hold"][];
             stops: number;
             faults: components["schemas"]["FaultKind"][];
+            /** @description Where a fault may be reported, and on which of the coats that lie there. */
+            faultPlaces: {
+                id: components["schemas"]["Id"];
+                name: string;
+                coats: {
+                    product: components["schemas"]["Id"];
+                    word: string;
+                }[];
+            }[];
             finish: components["schemas"]["Instant"] | null;
         };
         Edit: {
@@ -4666,6 +4675,8 @@ export interface components {
             parts: components["schemas"]["MixedPart"][];
             pouring: number[];
             pouringWords: string;
+            /** @description Its whole-number ratio, and each share both ways. */
+            ratioWords: string;
             totalMl: number;
             cups: number;
             cupMl: number;

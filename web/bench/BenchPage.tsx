@@ -37,12 +37,12 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
     const keys = useMemo(
         () => ({
             Enter: () => step !== null && step.list === null && !sent && done(step, at),
-            w: () => step !== null && step.faultTargets.length > 0 && show('fault'),
+            w: () => (bench?.faultPlaces.length ?? 0) > 0 && show('fault'),
             t: () => step !== null && show('time'),
             m: () => document.getElementById('minutes')?.focus(),
         }),
         // eslint-disable-next-line react-hooks/exhaustive-deps
-        [step, sent, at, buildId],
+        [step, sent, at, buildId, bench?.faultPlaces.length],
     );
     useKeys(keys);
 
@@ -80,6 +80,11 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                         At your usual sessions the build is finished <strong>{wall(bench.finish, at, zone)}</strong>.
                     </p>
                 )}
+                {bench.faultPlaces.length > 0 && (
+                    <button type="button" className="plain-press bench-sheet" onClick={() => show('fault')} data-testid="wrong-anywhere">
+                        Something is wrong somewhere
+                    </button>
+                )}
                 <Link className="plain-press bench-sheet" to={`/b/${buildId}/lists`}>
                     Colour lists
                 </Link>
@@ -87,7 +92,7 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                     Sheet for this evening
                 </Link>
             </aside>
-            {step !== null && sheet === 'fault' && <FaultSheet buildId={buildId} bench={bench} step={step} close={() => show(null)} />}
+            {sheet === 'fault' && <FaultSheet buildId={buildId} bench={bench} step={step} close={() => show(null)} />}
             {step !== null && sheet === 'time' && <TimeSheet step={step} zone={zone} close={() => show(null)} done={(when) => done(step, when)} />}
         </div>
     );

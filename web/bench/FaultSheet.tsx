@@ -1,4 +1,4 @@
-import { Button, Checkbox, Modal } from '@mantine/core';
+import { Button, Checkbox, Modal, NativeSelect } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
 import type { Bench, FaultKind, Step } from '../api/types';
 import { now } from '../api/clock';
@@ -8,37 +8,59 @@ import { ulid } from '../frame/ulid';
 interface Props {
     buildId: string;
     bench: Bench;
-    step: Step;
+    /** What is at hand; null where nothing is: a fault is seen at any time. */
+    step: Step | null;
     close: () => void;
 }
 
+const HERE = 'here';
+
 const iso = (ms: number): string => new Date(Math.floor(ms / 1000) * 1000).toISOString().replace('.000Z', 'Z');
 
-/** Names a fault; its remedy then takes its place in the plan. */
+/** Names a fault, of whatever place and coat; its remedy then takes its place in the plan. */
 export function FaultSheet({ buildId, bench, step, close }: Props): ReactElement {
+    const atHand = step !== null && step.faultTargets.length > 0 ? step : null;
     const [chosen, choose] = useState<FaultKind | null>(null);
-    const [coatIsOn, setCoatIsOn] = useState(step.sprays);
+    const [place, setPlace] = useState(atHand === null ? (bench.faultPlaces[0]?.id ?? '') : HERE);
+    const [coat, setCoat] = useState('');
+    const [coatIsOn, setCoatIsOn] = useState(atHand?.sprays === true);
+    const there = bench.faultPlaces.find((p) => p.id === place);
+    const where = place === HERE && atHand !== null ? atHand.where : (there?.name ?? '');
+    const sprayed = place === HERE && atHand?.sprays === true;
 
     const submit = (fault: FaultKind): void => {
         const at = now();
-        if (coatIsOn) {
-            record(buildId, `${step.title}, ${step.where}`, { ...step.event, id: ulid(), at: iso(at - 1000) });
+        if (sprayed && coatIsOn && atHand !== null) {
+            record(buildId, `${atHand.title}, ${atHand.where}`, { ...atHand.event, id: ulid(), at: iso(at - 1000) });
         }
-        record(buildId, `${fault.word}, ${step.where}`, {
+        const product = place === HERE ? (atHand?.event.product ?? '') : coat;
+        record(buildId, `${fault.word}, ${where}`, {
             id: ulid(),
             kind: 'fault',
             at: iso(at),
-            targets: step.faultTargets,
+            targets: place === HERE ? (atHand?.faultTargets ?? []) : [place],
             fault: fault.fault,
-            ...(step.event.product == null ? {} : { product: step.event.product }),
+            ...(product === '' ? {} : { product }),
         });
         close();
     };
 
     return (
-        <Modal opened onClose={close} title={`What went wrong on ${step.where}?`} size="lg">
+        <Modal opened onClose={close} title={`What went wrong${where === '' ? '' : ` on ${where}`}?`} size="lg">
             <div className="stack-form">
-                {step.sprays && <Checkbox label="The coat itself is on" checked={coatIsOn} onChange={(e) => setCoatIsOn(e.currentTarget.checked)} />}
+                <NativeSelect
+                    label="Where"
+                    value={place}
+                    onChange={(e) => {
+                        setPlace(e.currentTarget.value);
+                        setCoat('');
+                    }}
+                    data={[...(atHand === null ? [] : [{ value: HERE, label: `What is at hand: ${atHand.where}` }]), ...bench.faultPlaces.map((p) => ({ value: p.id, label: p.name }))]}
+                />
+                {there !== undefined && there.coats.length > 1 && (
+                    <NativeSelect label="On which coat" value={coat} onChange={(e) => setCoat(e.currentTarget.value)} data={[{ value: '', label: 'the top one' }, ...there.coats.map((c) => ({ value: c.product, label: c.word }))]} />
+                )}
+                {sprayed && <Checkbox label="The coat itself is on" checked={coatIsOn} onChange={(e) => setCoatIsOn(e.currentTarget.checked)} />}
                 <div className="fault-grid" role="radiogroup" aria-label="Fault">
                     {bench.faults.map((fault) => (
                         <button key={fault.fault} type="button" role="radio" aria-checked={chosen?.fault === fault.fault} className="fault" onClick={() => choose(fault)}>
@@ -53,7 +75,7 @@ export function FaultSheet({ buildId, bench, step, close }: Props): ReactElement
                     </p>
                 )}
                 <div className="stack-row">
-                    <Button data-main disabled={chosen === null} onClick={() => chosen !== null && submit(chosen)}>
+                    <Button data-main disabled={chosen === null || where === ''} onClick={() => chosen !== null && submit(chosen)}>
                         {chosen === null ? 'Name the fault' : `It has: ${chosen.word}`}
                     </Button>
                 </div>

@@ -152,7 +152,8 @@ function MixStation({ page, asked }: { page: Page; asked: URLSearchParams }): Re
                                         {mixed.totalMl.toFixed(2)} ml
                                         {mixed.cups > 1 && ` in ${mixed.cups} cups of ${(mixed.totalMl / mixed.cups).toFixed(2)} ml`}
                                     </strong>
-                                    . {mixed.pouringWords}
+                                    . {mixed.ratioWords !== '' && `${mixed.ratioWords.charAt(0).toUpperCase()}${mixed.ratioWords.slice(1)}. `}
+                                    {mixed.pouringWords}
                                 </p>
                             )}
                             {mixed?.pass != null && <p data-testid="pass">{mixed.pass.says}</p>}

@@ -18,6 +18,7 @@ const BASES = [
     { value: 'parts', label: 'parts' },
     { value: 'percent-of-mix', label: '% of mix' },
     { value: 'percent-of-paint', label: '% of paint' },
+    { value: 'percent-of-whole', label: '% of whole' },
     { value: 'to-paint', label: 'paint to 1' },
     { value: 'to-mix', label: 'mix to 1' },
 ];

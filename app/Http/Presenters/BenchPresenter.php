@@ -35,8 +35,28 @@ final class BenchPresenter
             'closing' => array_values(array_map(PlanPresenter::hold(...), array_filter($plan->holds, static fn ($h): bool => $h->closing))),
             'stops' => count($plan->stops()),
             'faults' => array_map(static fn (Fault $f): array => ['fault' => $f->value, 'word' => $f->word(), 'now' => $f->now()], Fault::cases()),
+            'faultPlaces' => self::faultPlaces($plan),
             'finish' => Time::utc($plan->finishEpoch()),
         ];
+    }
+
+    /** @return list<array<string, mixed>> where a fault may be reported, at any time: each area, and the coats that lie on it */
+    private static function faultPlaces(Plan $plan): array
+    {
+        $places = [];
+        foreach ($plan->context->breakdown->pieces as $piece) {
+            foreach ($piece->areas as $area) {
+                $coats = [];
+                foreach ($plan->context->surface->area($area->id)->fromTop() as $layer) {
+                    if ($layer->product !== null) {
+                        $coats[$layer->product->id] ??= ['product' => $layer->product->id, 'word' => $layer->word()];
+                    }
+                }
+                $places[] = ['id' => $area->id, 'name' => $piece->name === $area->name ? $area->name : "{$piece->name}: {$area->name}", 'coats' => array_values($coats)];
+            }
+        }
+
+        return $places;
     }
 
     /** @return array<string, mixed> all that is done in the minutes there are, each step whole: for a printed sheet */

@@ -66,7 +66,7 @@ final readonly class MixPresenter
         return [
             'parts' => array_map(fn (Part $p, int $i): array => ['name' => $p->name, 'ml' => round($batch->ml[$i], 4), 'grams' => round($grams[$i], 4), 'drops' => round($drops[$i], 2), 'whole' => $whole?->counts[$i], 'to' => round($to[$i], 4), 'mlPerDrop' => round($p->mlPerDrop(), 4), 'counted' => $p->mlPerDrop !== null, 'base' => $p->base->word(), 'jobs' => $this->jobsLeft($order->products[$i], $batch->ml[$i])], $order->recipe->parts, array_keys($order->recipe->parts)),
             'pouring' => array_column($pouring, 0), 'pouringWords' => $this->house->says('pouring', 'thinner-first') ? 'Thinner first, so that no neat paint sits in the nozzle.' : 'Paint first: the thinner washes it off the wall of the cup.',
-            'totalMl' => round($batch->totalMl(), 4), 'cups' => $batch->cups($order->cupMl), 'cupMl' => $order->cupMl,
+            'ratioWords' => $order->recipe->inWords(), 'totalMl' => round($batch->totalMl(), 4), 'cups' => $batch->cups($order->cupMl), 'cupMl' => $order->cupMl,
             'dropError' => $whole === null ? null : round($whole->error, 4),
             'need' => $need === null ? null : ['lines' => array_map(static fn (array $l): array => ['what' => $l[0], 'ml' => round($l[1], 4), 'origin' => $l[2]], $need->lines()), 'totalMl' => round($need->totalMl, 4), 'plainMl' => round($need->plainMl(), 4), 'jobs' => $need->learned->jobs],
             'pass' => $need === null ? null : self::pass($order, $figures->referenceFilmMicrons, $figures->solidsByVolume),

@@ -148,6 +148,9 @@ final class Breakdown
         if ($shut !== null) {
             return [true, "it lies inside, and has to be in before {$shut->name} is closed"];
         }
+        if ($a->origin === Origin::Base || $b->origin === Origin::Base) {
+            return $this->house->says('base', 'first') ? [true, 'by your house rule the base goes on first, as the handle'] : [false, 'the base is fixed last'];
+        }
         if ($joint->removable) {
             return [false, 'it shall come off again, so it is painted apart'];
         }

@@ -142,6 +142,31 @@ final class HouseBook
             'area' => ['By area', 'The film each surface takes, and what reaches it.'],
             'count' => ['By counting call-outs', 'Quick on paper; a medium part counts two, and each count stands for 12.5 cm².'],
         ]],
+        'tape-off' => ['When does tape come off?', 'holds before unmasking', [
+            'touch-dry' => ['Once the last coat is touch dry', 'Nothing smears, and the edge is still soft enough to part.'],
+            'soft' => ['While the last coat is still soft', 'The paint lets go at the edge and leaves no step; a hand that slips smears it.'],
+        ]],
+        'darkened-lines' => ['Darken lines before colour?', 'pre-shade', [
+            'no' => ['No', 'A coat less, and the wash does it afterwards.'],
+            'pale' => ['Yes, under pale colours', 'Recesses stay dark under a thin pale coat; under dark ones it is work nobody sees.'],
+        ]],
+        'shading' => ['Shading?', 'how the last coat goes on', [
+            'flat' => ['Flat', 'The tone of the jar; light and wash do the rest.'],
+            'above-below' => ['Lighter above, darker below', 'What daylight would do at full size.'],
+            'panels' => ['Panel by panel', 'The middle of each panel lighter: lively, and easily too much.'],
+        ]],
+        'weathering' => ['Weathering?', 'final coat', [
+            'sealed' => ['Sealed with matt', 'It can be handled, and has one sheen.'],
+            'open' => ['Left open', 'The deepest look; it is handled by its base from then on.'],
+        ]],
+        'first-faces' => ['Which faces are sprayed first?', 'order of faces in a coat', [
+            'hollows' => ['Hollows and underside', 'What is hard to reach is covered before the open faces are wet.'],
+            'held' => ['The face it will be held by', 'It is touch dry when the piece is turned over onto it.'],
+        ]],
+        'base' => ['The base?', 'order of gluing', [
+            'last' => ['Fixed last', 'The model is turned in the hand until the end.'],
+            'first' => ['First, as the handle', 'Nothing of the model is touched again.'],
+        ]],
         'tape-after' => ['When does tape go on?', 'holds before masking', [
             'table' => ['By the table', 'What the family typically needs.'],
             'week' => ['A week for aerosol and enamel', 'Thick films give off solvent for days.'],

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Layering;
 
+use AmberStep\Core\Colour\Srgb;
 use AmberStep\Core\Kit\Area;
+use AmberStep\Core\Kit\Face;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\Piece;
@@ -31,6 +33,12 @@ final class LayerPlanner
 
     /** Thin passes of tinted clear that give the tone of its swatch (handbook 4, Colour). */
     private const TINT_COATS = 3;
+
+    /** L* from which a colour is pale, so that darkened lines show through it. */
+    private const PALE = 65.0;
+
+    /** Purpose of the pre-shade nobody typed. */
+    private const LINES = 'lines';
 
     private readonly Hiding $hiding;
 
@@ -139,14 +147,32 @@ final class LayerPlanner
         if ($primer !== null && $primer->product !== null) {
             $stack->add(Operation::Prime, $primer->purpose, $primer->product, $primer->coats, $primer->first, $primer->rest);
         }
-        $shade = $this->product($area->intent->preshade);
+        $shade = $this->product($area->intent->preshade) ?? $this->darkened($area);
         if ($shade !== null) {
-            $stack->add(Operation::Preshade, (string) $area->intent->preshade, $shade, 1, CoatKind::Mist, CoatKind::Mist);
+            $stack->add(Operation::Preshade, $area->intent->preshade ?? self::LINES, $shade, 1, CoatKind::Mist, CoatKind::Mist);
         }
         $ground = $this->product($area->intent->ground);
         if ($ground !== null) {
             $stack->add(Operation::Ground, (string) $area->intent->ground, $ground, min(2, $ground->coats()), CoatKind::Mist, CoatKind::Light);
         }
+    }
+
+    /** House rule: the lines of pale colours are darkened first, with the darkest solid paint there is. */
+    private function darkened(Area $area): ?Product
+    {
+        $colour = $this->product($area->intent->colour);
+        if (! $this->house->says('darkened-lines', 'pale') || $area->face !== Face::Outside || $colour?->swatch === null || $colour->role !== Role::Colour || Srgb::fromHex($colour->swatch)->lab()->l < self::PALE) {
+            return null;
+        }
+        $darkest = null;
+        foreach ($this->shelf->products as $product) {
+            $fits = $product->role === Role::Colour && $product->swatch !== null && AttackTable::after($product->family->below(), $colour->liquid()) === Effect::Ok;
+            if ($fits && ($darkest === null || Srgb::fromHex($product->swatch)->lab()->l < Srgb::fromHex((string) $darkest->swatch)->lab()->l)) {
+                $darkest = $product;
+            }
+        }
+
+        return $darkest;
     }
 
     private function washes(WantedStack $stack, Area $area, bool $glossed): void
@@ -175,6 +201,9 @@ final class LayerPlanner
         $wanted = $area->intent->sheen ?? ($stack->isVarnished() ? $colour->sheen ?? Sheen::Matt : null);
         // Polish cuts clear, never colour; and flakes want clear over them, however glossy their paint.
         $underClear = $area->intent->polish || $colour?->isMetallic() === true;
+        if ($area->intent->sheen === null && ! $area->intent->polish && $stack->topIsWash() && $this->house->says('weathering', 'open')) {
+            return;
+        }
         if ($wanted !== null && ($stack->topSheen() !== $wanted || $stack->topIsOpen() || ($underClear && ! $stack->isVarnished()))) {
             $varnish = $this->choice->varnish($wanted, $stack->rows(), false);
             $rest = $wanted->isGlossy() ? CoatKind::Wet : CoatKind::Light;

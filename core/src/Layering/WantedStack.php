@@ -103,6 +103,11 @@ final class WantedStack
         return $top?->product?->sheen;
     }
 
+    public function topIsWash(): bool
+    {
+        return ($this->wanted[count($this->wanted) - 1] ?? null)?->operation->isWash() === true;
+    }
+
     /** The top is a wash or a decal: it wants something over it. */
     public function topIsOpen(): bool
     {

@@ -13,6 +13,8 @@ enum Base: string
     case PercentOfMix = 'percent-of-mix';
     /** Per cent of the paint alone, where the label says so. */
     case PercentOfPaint = 'percent-of-paint';
+    /** Per cent of all that is in the cup, itself included: what thinner in % means (handbook 4, Parts). */
+    case PercentOfWhole = 'percent-of-whole';
     /** One part to so many parts of paint. */
     case ToPaint = 'to-paint';
     /** One part to so many parts of the thinned mix. */
@@ -24,6 +26,7 @@ enum Base: string
             self::Parts => 'parts',
             self::PercentOfMix => '% of the paint and thinner together',
             self::PercentOfPaint => '% of the paint',
+            self::PercentOfWhole => '% of the whole',
             self::ToPaint => 'parts of paint to one of it',
             self::ToMix => 'parts of thinned mix to one of it',
         };

@@ -40,7 +40,21 @@ final readonly class KeptRecipe
             $in->problems->add($in->path('parts'), 'hold no paint counted in parts', 'count at least one paint in parts');
         }
 
+        if (self::leavesNothing($parts)) {
+            $in->problems->add($in->path('parts'), 'leave nothing for the paint', 'what is stated of the whole stays under 100 % together');
+        }
+
         return $parts === [] ? null : new self($parts, $products, $ground, $gun, $asks);
+    }
+
+    /**
+     * What is stated of the whole comes to all of it, or more.
+     *
+     * @param  list<Part>  $parts
+     */
+    public static function leavesNothing(array $parts): bool
+    {
+        return array_sum(array_map(static fn (Part $p): float => $p->base === Base::PercentOfWhole ? $p->amount : 0.0, $parts)) >= 99.5;
     }
 
     /** @return array<string, mixed> */

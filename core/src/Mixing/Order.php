@@ -10,6 +10,7 @@ use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Document\TypedNumber;
 use AmberStep\Core\Material\Base;
+use AmberStep\Core\Material\KeptRecipe;
 use AmberStep\Core\Material\Part;
 use AmberStep\Core\Material\Regulator;
 use AmberStep\Core\Material\Stuff;
@@ -85,7 +86,7 @@ final readonly class Order
             $name = $p->text('name', 120);
             $stuff = $p->oneOf('stuff', Stuff::class, Stuff::Paint);
             $base = $p->oneOf('base', Base::class, Base::Parts);
-            $amount = self::number($p, 'amount', 0, $base === Base::PercentOfMix ? 100 : 1000, 'write parts such as 3 or 1.5');
+            $amount = self::number($p, 'amount', 0, $base === Base::PercentOfMix || $base === Base::PercentOfWhole ? 100 : 1000, 'write parts such as 3 or 1.5');
             $drops = self::optional($p, 'drops', 5, 100, 'count the drops into 1 ml, such as 28');
             $p->refuseTheRest();
 
@@ -125,6 +126,9 @@ final readonly class Order
         } elseif (count($kept) === count($parts)) {
             if (array_filter($kept, static fn (Part $p): bool => $p->base === Base::Parts && $p->stuff === Stuff::Paint) === []) {
                 $problems->add('parts', 'holds no paint counted in parts', 'count at least one paint in parts');
+            }
+            if (KeptRecipe::leavesNothing($kept)) {
+                $problems->add('parts', 'leave nothing for the paint', 'what is stated of the whole stays under 100 % together');
             }
             if ($known === Known::Part && $part >= count($kept)) {
                 $problems->add('part', 'is not in the recipe', 'choose one of its parts');

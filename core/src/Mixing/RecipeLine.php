@@ -48,15 +48,17 @@ final readonly class RecipeLine
             $family ??= ($named[$i][0] ?? null)?->family;
         }
         foreach ($pieces as $i => $piece) {
-            [[$amount, $percent, $of, $name], $candidates] = [$taken[$i], $named[$i]];
+            [[$amount, $percent, $of, $name, $drops], $candidates] = [$taken[$i], $named[$i]];
             $product = $candidates[0] ?? null;
             // Thinner is the family's own, wherever in the line it stands.
             $stuff = $product !== null ? Stuff::Paint : (self::OTHERS[$name] ?? ($family === null ? Stuff::LacquerThinner : Stuff::thinning($family)));
             $called = $product !== null ? $product->name : $name;
+            // Counted in drops it stays so: a drop of water is twice a drop of paint.
+            $amount *= $drops ? (new Part($called, $stuff, 1, mlPerDrop: $product?->dropsPerMl === null ? null : 1 / $product->dropsPerMl))->mlPerDrop() : 1;
             $readings = self::readings($amount, $percent, $of, $called, $stuff, $product?->id);
             $part = $readings[0]->part;
             if (count($candidates) > 1) {
-                $readings = array_map(static fn (Product $p): AskReading => new AskReading($p->name, $p->id, new Part($p->name, $part->stuff, $part->amount, $part->base)), $candidates);
+                $readings = array_map(static fn (Product $p): AskReading => new AskReading(count(array_filter($candidates, static fn (Product $o): bool => $o->name === $p->name)) > 1 ? "{$p->name} of {$p->range}, {$p->family->word()}" : $p->name, $p->id, new Part($p->name, $part->stuff, $part->amount, $part->base)), $candidates);
             }
             if (count($readings) > 1) {
                 $asks[] = new Ask($i, $piece, $readings);
@@ -68,10 +70,14 @@ final readonly class RecipeLine
             throw BadDocument::at('text', 'has no paint counted in parts', 'begin with a paint, such as 3 sea grey');
         }
 
+        if (KeptRecipe::leavesNothing($parts)) {
+            throw BadDocument::at('text', 'leaves nothing for the paint', 'what is stated in % of the whole stays under 100 together');
+        }
+
         return new KeptRecipe($parts, $products, null, null, $asks);
     }
 
-    /** @return array{float, bool, string|null, string} amount, whether in per cent, of what ("paint", "mix"), and the name in small letters */
+    /** @return array{float, bool, string|null, string, bool} amount, whether in per cent, of what ("paint", "mix"), the name in small letters, and whether it was counted in drops */
     private static function taken(string $piece, int $i): array
     {
         if (preg_match('/\A([\d.,]+)\s*(%|per cent|parts?|drops?)?\s*(?:of (?:the )?(paint|mix)\b)?\s*(?:of\s+)?(.*)\z/uis', $piece, $m) !== 1 || trim($m[4]) === '') {
@@ -89,10 +95,10 @@ final readonly class RecipeLine
         }
         $name = mb_strtolower(trim($m[4]));
         if (preg_match('/\A(.*?)\s+of (?:the )?(paint|mix)\z/us', $name, $after) === 1) {
-            return [$amount, $percent, $after[2], $after[1]];
+            return [$amount, $percent, $after[2], $after[1], false];
         }
 
-        return [$amount, $percent, $m[3] === '' ? null : strtolower($m[3]), $name];
+        return [$amount, $percent, $m[3] === '' ? null : strtolower($m[3]), $name, str_starts_with(strtolower($m[2]), 'drop')];
     }
 
     /**
@@ -103,16 +109,19 @@ final readonly class RecipeLine
     private function named(string $name, string $piece, int $i): array
     {
         $words = preg_split('/\s+/u', $name);
-        $found = [];
+        $found = $exact = [];
         foreach ($this->shelf->products as $product) {
             $full = mb_strtolower($product->name);
             if ($full === $name) {
-                return [$product];
+                $exact[] = $product;
             }
             $in = preg_split('/\s+/u', $full);
             if (array_diff($words === false ? [] : $words, $in === false ? [] : $in) === [] && $product->role !== Role::Wash) {
                 $found[] = $product;
             }
+        }
+        if ($exact !== []) {
+            return array_slice($exact, 0, 6);
         }
         if ($found === []) {
             throw BadDocument::at('text, part '.($i + 1), "\"{$piece}\" names nothing on the shelf", 'use the name on its jar, or thinner, water, retarder, matting agent, hardener');
@@ -135,7 +144,17 @@ final readonly class RecipeLine
             // Stated of the paint plus thinner unless its label says otherwise (handbook 4, Parts).
             return [$as('of paint and thinner together', $amount, Base::PercentOfMix)];
         }
-        $of = $as(sprintf('%s to 100 of the paint', TypedNumber::text($amount)), $amount, Base::PercentOfPaint);
+        $number = TypedNumber::text($amount);
+        $paint = $as("{$number} to 100 of the paint", $amount, Base::PercentOfPaint);
+        $whole = $amount >= 100 ? [] : [$as("{$number} of 100 in the cup", $amount, Base::PercentOfWhole)];
+        if ($stuff === Stuff::Hardener) {
+            return [$as("{$number} to 100 of the thinned mix, as usual", $amount, Base::PercentOfMix), $paint, ...$whole];
+        }
+        if ($stuff->isThinner()) {
+            // Thinner in % is of the whole mix; of an alcohol it may be the strength on its bottle.
+            return [...$whole, $paint, ...($stuff === Stuff::Isopropyl ? [$as("one part of {$number} % strength", 1, Base::Parts)] : [])];
+        }
+        $of = $paint;
 
         return $amount >= 100 ? [$of] : [$of, $as(sprintf('%s of 100 in the cup, so %s to 100 of the paint', TypedNumber::text($amount), TypedNumber::text(round(100 * $amount / (100 - $amount), 1))), round(100 * $amount / (100 - $amount), 4), Base::PercentOfPaint)];
     }

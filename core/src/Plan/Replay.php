@@ -26,6 +26,9 @@ final class Replay
     /** A breach of less than this is the thickness of a thumb. */
     private const GRACE_SECONDS = 60;
 
+    /** Seconds in which the same thing done wrong at a place is one mistake. */
+    private const ONE_MISTAKE = 7 * 86400;
+
     /** Events from one checkpoint to the next. */
     public const EVERY = 250;
 
@@ -37,6 +40,9 @@ final class Replay
 
     /** @var array<string, true> events and rules a breach was noted of: one is enough */
     private array $told = [];
+
+    /** @var array<string, int> when what was done wrong at a place was last said, by rule and place */
+    private array $misdone = [];
 
     /** @var list<Checkpoint> made on the way */
     private array $checkpoints = [];
@@ -64,6 +70,11 @@ final class Replay
         $standing = array_values(array_filter(Log::standing($events), static fn (Event $e): bool => $e->atEpoch <= $nowEpoch && ($from === null || ! $from->covers($e))));
         $begun = $from?->state($shelf) ?? Log::begun($events, $experience, $nowEpoch);
         $this->breaches = $from?->breaches() ?? [];
+        foreach ($this->breaches as $breach) {
+            if ($breach->said !== null) {
+                $this->misdone[$breach->rule.'/'.$breach->heldTarget] = $breach->atEpoch;
+            }
+        }
         $this->state = $this->run($standing, $begun);
     }
 
@@ -115,8 +126,10 @@ final class Replay
         $remedy = $step->isRemedy() || preg_match('/\A(fault|insert|place)\+/', $event->purpose) === 1;
         foreach ($remedy ? [] : $this->rules->watching as $rule) {
             foreach ($rule->deeds($step, $world) as $misdeed) {
-                if (! isset($this->told[$event->id.$rule->id()])) {
-                    $this->told[$event->id.$rule->id()] = true;
+                $mark = $rule->id().'/'.$misdeed->target;
+                // Done over and over it is said once a week: ten coats beside an open pane are one mistake.
+                if (! isset($this->misdone[$mark]) || $event->atEpoch - $this->misdone[$mark] >= self::ONE_MISTAKE) {
+                    $this->misdone[$mark] = $event->atEpoch;
                     $this->breaches[] = Breach::misdeed($event, $rule->id(), $misdeed);
                 }
             }

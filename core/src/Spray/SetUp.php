@@ -32,6 +32,12 @@ final readonly class SetUp
     {
     }
 
+    /** mm of width under which a surface takes the finest nozzle. */
+    private const NARROW_MM = 5.0;
+
+    /** cm² under which primer and clear go on through 0.35 at the lower figure of their family. */
+    private const SMALL_PRIMED_CM2 = 10.0;
+
     /** Flow of mix, ml/min, by nozzle. */
     private const FLOW = ['0.2' => 0.2, '0.35' => 0.4, '0.5' => 1.0];
 
@@ -68,10 +74,14 @@ final readonly class SetUp
             return new self('to taste', $figures->thinner, null, null, null, $coat, $need(null));
         }
         $clear = $step->operation === Operation::Prime || $step->operation->isVarnish();
-        $soft = $step->operation === Operation::Preshade || self::softEdged($step, $kit);
+        // By the width of the surface, whatever its edge (handbook 8); of an area only its cm² are known.
+        $widthMm = 10 * sqrt($largest);
+        $coarse = $clear || $product->isMetallic();
         $task = match (true) {
+            $step->operation === Operation::Preshade => [[3.0, 6.0], 0.2, 1.0],
+            $widthMm < self::NARROW_MM => [[1.0, 3.0], $coarse ? 0.35 : 0.2, 0.8],
+            $clear && $largest < self::SMALL_PRIMED_CM2 => [[3.0, 6.0], 0.35, $figures->pressureBar->low],
             $clear => [[10.0, 15.0], 0.5, $figures->pressureBar->high],
-            $soft => [[3.0, 6.0], 0.2, 1.0],
             $small => [[3.0, 6.0], 0.35, 1.0],
             default => [[8.0, 12.0], 0.35, $step->thinned ? $figures->pressureBar->low : $figures->pressureBar->middle()],
         };
@@ -99,8 +109,8 @@ final readonly class SetUp
         return $thinnerPerPaint <= 0 ? 'as it is' : '1 : '.rtrim(rtrim(number_format($thinnerPerPaint, 2, '.', ''), '0'), '.');
     }
 
-    /** A camouflage edge held off with putty or card is sprayed close and low. */
-    private static function softEdged(Step $step, Kit $kit): bool
+    /** A camouflage edge held off with putty or card is drawn along its line first, close and low. */
+    public static function isSoftEdged(Step $step, Kit $kit): bool
     {
         foreach ($step->medium === Medium::PaperTape ? [] : $step->targets as $target) {
             foreach ($kit->edgesOf($target) as $edge) {

@@ -7,12 +7,16 @@ namespace AmberStep\Core\Telling;
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\WashKind;
 use AmberStep\Core\Layering\Context;
+use AmberStep\Core\Spray\SetUp;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 
 /** Why a varnish goes on that nobody asked for by name: said with its first coat. */
 final class CoatCard
 {
+    /** ml: the cup of a usual gun. */
+    private const CUP_ML = 7.0;
+
     /** @return list<string> */
     public static function why(Step $step, Context $context): array
     {
@@ -28,6 +32,32 @@ final class CoatCard
             Operation::Final => [self::final($areas, $context)],
             default => [],
         };
+    }
+
+    /**
+     * How the gun is led where the surface asks for more than one set-up, or more than one cup.
+     *
+     * @return list<string>
+     */
+    public static function gun(Step $step, Context $context): array
+    {
+        $setUp = SetUp::of($step, $context->kit, $context->house, $context->experience->uses);
+        if ($setUp === null || ! $step->operation->sprays() || $step->isRemedy()) {
+            return [];
+        }
+        $colour = $step->operation === Operation::Colour && SetUp::isSoftEdged($step, $context->kit);
+        $cups = $setUp->nozzleMm === null ? 1 : (int) ceil($setUp->need->totalMl / self::CUP_ML);
+
+        return [
+            ...($colour ? [sprintf('Draw the soft edge along its line first, 0.2 mm, 3 cm off, 0.8 bar; then fill the field with %g mm.', $setUp->nozzleMm ?? 0.35)] : []),
+            ...($cups > 1 ? [sprintf('It takes %d cups of %g ml: mix all of it first, and change the cup at a panel line or an edge.', $cups, self::CUP_ML)] : []),
+        ];
+    }
+
+    /** @return list<string> house rule: which face of a piece is sprayed first */
+    public static function faces(Step $step, Context $context): array
+    {
+        return $step->n === 1 && ! $step->operation->isVarnish() && $context->house->says('first-faces', 'held') ? ['First the face it will lie on or be held by: it is touch dry when the piece is turned.'] : [];
     }
 
     /** @param  list<Area>  $areas */

@@ -34,7 +34,7 @@ final class Manner
             $step->operation->sands() => self::sanding($step, $context->house),
             $step->operation === Operation::Mix => self::mixing($step, $context),
             $step->operation->isWash() => self::panels($step),
-            $step->operation->sprays() => [...PrimerCard::saved($step, $context), ...CoatCard::why($step, $context), ...self::cup($step, $context), ...self::tones($step, $context)],
+            $step->operation->sprays() => [...PrimerCard::saved($step, $context), ...CoatCard::why($step, $context), ...CoatCard::gun($step, $context), ...self::cup($step, $context), ...self::tones($step, $context), ...CoatCard::faces($step, $context)],
             default => [],
         };
     }
@@ -111,14 +111,16 @@ final class Manner
         }
         $outside = array_filter($piece->areas, static fn ($a): bool => $a->isPainted() && $a->face === \AmberStep\Core\Kit\Face::Outside);
         $cm2 = array_sum(array_map(static fn ($a): float => $a->cm2(), $outside));
-        if ($cm2 < self::LARGE_CM2 || array_filter($outside, static fn ($a): bool => $a->intent->colour !== $step->counted()) !== []) {
+        $shaded = ! $context->house->says('shading', 'flat');
+        if ((! $shaded && $cm2 < self::LARGE_CM2) || array_filter($outside, static fn ($a): bool => $a->intent->colour !== $step->counted()) !== []) {
             return [];
         }
-        if ($context->house->says('tones', 'uniform')) {
+        if (! $shaded && $context->house->says('tones', 'uniform')) {
             return ['One tone throughout, from one mix.'];
         }
         $said = [];
-        foreach (['lighter on what faces up' => true, 'darker below and in the recesses' => false] as $where => $lighter) {
+        $places = $context->house->says('shading', 'panels') ? ['lighter in the middle of each panel' => true] : ['lighter on what faces up' => true, 'darker below and in the recesses' => false];
+        foreach ($places as $where => $lighter) {
             $tone = Tones::towards($step->product, $context->shelf, $lighter);
             if ($tone !== null) {
                 $said[] = sprintf('%s, %d : 1 with %s (ΔE00 %.1f)', $where, $tone[1], $tone[0]->name, $tone[2]);

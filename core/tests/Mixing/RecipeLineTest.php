@@ -59,14 +59,77 @@ final class RecipeLineTest extends TestCase
     public function test_what_can_be_read_two_ways_is_asked_and_answered(): void
     {
         $recipe = self::read('1 white + 75 % thinner');
-        self::assertSame(['"1 white" can be read two ways: white primer, or ground white?', '"75 % thinner" can be read two ways: 75 to 100 of the paint, or 75 of 100 in the cup, so 300 to 100 of the paint?'], array_map(static fn ($a): string => $a->question(), $recipe->asks));
-        $answered = $recipe->answered(0, 1)->answered(0, 1);
+        self::assertSame(['"1 white" can be read two ways: white primer, or ground white?', '"75 % thinner" can be read two ways: 75 of 100 in the cup, or 75 to 100 of the paint?'], array_map(static fn ($a): string => $a->question(), $recipe->asks));
+        $answered = $recipe->answered(0, 1)->answered(0, 0);
         self::assertTrue($answered->isVerified());
-        self::assertSame([self::paint('ground white')->id, 'ground white', 300.0, Base::PercentOfPaint], [$answered->products[0], $answered->parts[0]->name, $answered->parts[1]->amount, $answered->parts[1]->base]);
+        self::assertSame([self::paint('ground white')->id, 'ground white', 75.0, Base::PercentOfWhole], [$answered->products[0], $answered->parts[0]->name, $answered->parts[1]->amount, $answered->parts[1]->base]);
         self::assertEqualsWithDelta(0.75, Recipe::kept($answered)->total(1)->ml[1], 1e-9, '75 of 100 in the cup');
         self::assertTrue(self::read('1 ground white + 50 % of the paint thinner')->isVerified(), 'it says of what');
         $this->expectException(BadDocument::class);
         $answered->answered(0, 0);
+    }
+
+    public function test_thinner_in_per_cent_is_of_the_whole_and_hardener_of_the_thinned_mix(): void
+    {
+        $ml = static fn (string $text, float $total): array => array_map(static fn (float $x): float => round($x, 3), Recipe::kept(self::read($text))->total($total)->ml);
+
+        self::assertSame([3.2, 4.8], $ml('1 sea grey + 60 % thinner', 8));
+        self::assertSame([2.0, 6.0], $ml('1 sea grey + 75 % thinner', 8));
+        $ask = static fn (string $text): array => array_map(static fn ($r): string => $r->words, self::read($text)->asks[0]->readings);
+        self::assertSame(['10 to 100 of the thinned mix, as usual', '10 to 100 of the paint', '10 of 100 in the cup'], $ask('2 enamel brown + 1 white spirit + 10 % hardener'));
+        self::assertSame(['75 of 100 in the cup', '75 to 100 of the paint', 'one part of 75 % strength'], $ask('1 alcohol sand + 75 % alcohol'));
+        // 4.0 ml of paint and thinner and 10 % make 0.4 ml.
+        self::assertSame([2.0, 2.0, 0.4], $ml('1 sea grey + 1 thinner + 10 % retarder', 4.4));
+    }
+
+    public function test_of_the_whole_and_of_the_mix_together_come_out_as_they_are_stated(): void
+    {
+        // A second way to the same: 60 % of all is thinner, and 10 % of paint and thinner is retarder.
+        $ml = Recipe::kept(self::read('1 sea grey + 60 % thinner + 10 % of the mix retarder'))->total(10)->ml;
+        self::assertEqualsWithDelta(6.0, $ml[1], 1e-9);
+        self::assertEqualsWithDelta(0.1 * ($ml[0] + $ml[1]), $ml[2], 1e-9);
+        self::assertEqualsWithDelta(10.0, array_sum($ml), 1e-9);
+    }
+
+    public function test_what_is_typed_in_drops_stays_drops(): void
+    {
+        $batch = Recipe::kept(self::read('10 drops sea grey + 10 drops water'));
+        $ten = $batch->component(0, 10 * $batch->parts[0]->mlPerDrop());
+
+        self::assertEqualsWithDelta([10.0, 10.0], $ten->drops(), 1e-9);
+        self::assertEqualsWithDelta([0.35, 0.5], $ten->ml, 1e-9, 'a drop of water is larger than one of paint');
+    }
+
+    public function test_the_sum_says_its_ratio_and_each_share_both_ways(): void
+    {
+        $recipe = new Recipe([new Part('paint', Stuff::Paint, 5), new Part('thinner', Stuff::WhiteSpirit, 5), new Part('hardener', Stuff::Hardener, 5, Base::ToMix)]);
+
+        self::assertSame([5, 5, 2], $recipe->wholeRatio());
+        self::assertEqualsWithDelta([7.5, 7.5, 3.0], $recipe->total(18)->ml, 1e-9);
+        [$ofAll, $ofThinned] = $recipe->sharesBothWays()[2];
+        self::assertEqualsWithDelta([1 / 6, 0.2], [$ofAll, $ofThinned], 1e-9);
+        self::assertSame('5 : 5 : 2; thinner 41.7 % of the whole, hardener 16.7 % of the whole, 20 % of the thinned mix', $recipe->inWords());
+        self::assertNull($recipe->sharesBothWays()[0][1], 'paint is what the rest is added to');
+        self::assertNull((new Recipe([new Part('a', Stuff::Paint, 1), new Part('b', Stuff::Paint, 150)]))->wholeRatio());
+    }
+
+    public function test_two_paints_of_one_name_are_asked_about(): void
+    {
+        $twin = self::paint('sea grey')->with(['id' => '01TW1N00000000000000000000', 'range' => 'Garnock', 'family' => 'lacquer']);
+        $recipe = (new RecipeLine(new Shelf([...self::shelf()->products, $twin])))->read('1 sea grey + 1 ground white');
+
+        self::assertSame(['sea grey of , water acrylic', 'sea grey of Garnock, lacquer'], array_map(static fn ($r): string => $r->words, $recipe->asks[0]->readings));
+    }
+
+    public function test_varnish_and_primer_are_kept_too_and_enamel_with_hardener_is_hardened(): void
+    {
+        $keep = static fn (string $text): Product => OwnMix::of(self::read($text), '01M1X000000000000000000000', 'my mix', self::shelf(), null);
+
+        self::assertSame(['varnish', 'gloss', null], [$keep('1 gloss varnish + 1 thinner')->role->value, $keep('1 gloss varnish + 1 thinner')->sheen?->value, $keep('1 gloss varnish + 1 thinner')->swatch]);
+        self::assertSame('primer', $keep('2 lacquer primer + 1 thinner')->role->value);
+        self::assertSame([Family::HardenedEnamel, Family::Enamel], [$keep('2 enamel brown + 1 white spirit + 10 % of the mix hardener')->family, $keep('2 enamel brown + 1 white spirit')->family]);
+        $this->expectExceptionMessage('do not go into one cup');
+        $keep('1 sea grey + 1 lacquer red');
     }
 
     /** @return iterable<string, array{string, string}> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Rule\Bench;
 
+use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Rule\HoldsPieces;
 use AmberStep\Core\Rule\Says;
@@ -32,6 +33,10 @@ final class TouchDry implements HoldsPieces
 
     public function holds(Step $step, World $world): iterable
     {
+        // House rule: tape is lifted by its end while the paint beside it is soft.
+        if ($step->operation === Operation::Unmask && $world->house->says('tape-off', 'soft') && in_array($step->medium, [Medium::PaperTape, Medium::VinylTape, Medium::CutFilm], true)) {
+            return;
+        }
         foreach ($this->pieces($step, $world) as $pieceId) {
             yield from $this->holdsPiece($pieceId, $world);
         }
