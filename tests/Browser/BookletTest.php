@@ -53,7 +53,7 @@ final class BookletTest extends BrowserTestCase
 
         // The break-down: one proposal is turned down, looked at, and the plan follows.
         $this->browser->press('Break-down');
-        $this->browser->seeText('[data-testid="dead-stop"]', 'closes A1 to A2 over A3 inside: paint interior dark first');
+        $this->browser->seeText('[data-testid="dead-stop"]', 'closes A1 to A2 over A3 inside: who glues first is shut out; the plan has interior dark on before');
         $this->browser->press('B1 to A2');
         $this->browser->seeText('[data-testid="joint"]', 'Paint apart, attach it after');
         $this->browser->seeText('[data-testid="joint"]', 'The colours differ');

@@ -30,7 +30,7 @@ final class FindTest extends BrowserTestCase
         $this->browser->keys(WebDriverKeys::ENTER);
         $this->browser->seeText('.stage-steps [aria-current]', 'Mask the panes with cut film');
 
-        $this->find('overstays');
+        $this->find('film budget');
         $this->browser->keys(WebDriverKeys::ENTER);
         $this->browser->seeText('[data-testid="rule"]', 'It speaks once below.');
 

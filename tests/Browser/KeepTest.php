@@ -92,6 +92,7 @@ final class KeepTest extends BrowserTestCase
             $this->server->setClock(self::NOW);
             $this->go('bench');
             $this->browser->see('[data-testid="done"]');
+            $entries = $this->entries();
             $fill = fopen($folder.'/fill', 'w');
             while ($fill !== false && @fwrite($fill, str_repeat('x', 4096)) === 4096) {
                 continue;
@@ -113,7 +114,7 @@ final class KeepTest extends BrowserTestCase
             $this->browser->seeText('[data-testid="not-recorded"]', 'The disk is full.');
             unlink($folder.'/fill');
             $this->browser->until(fn (): bool => $this->browser->count('[data-testid="not-recorded"]') === 0, 'it is not sent');
-            self::assertSame(59, $this->entries(), 'the press is in the log');
+            self::assertSame($entries + 1, $this->entries(), 'the press is in the log');
         } finally {
             $this->browser->driver->get('about:blank');
             $this->server->kill();

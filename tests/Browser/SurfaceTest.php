@@ -52,7 +52,7 @@ final class SurfaceTest extends BrowserTestCase
         $this->browser->until(fn (): bool => $this->browser->count('.place-hold') === 0, 'nothing holds it');
         $this->browser->seeText('.ladder-figure', 'P600 is the last grit before primer. You have all of them.');
         $this->did('Cut seam on Lower hull back', 'Cut back');
-        $this->browser->seeText('[data-testid="place-next"]', 'brush a dark colour on');
+        $this->browser->seeText('[data-testid="place-next"]', 'Brush a dark check coat on');
         $this->verdict('rescribe');
         $this->did('Put back the lines across', 'It is there again');
         $this->browser->until(fn (): bool => $this->browser->text('.strip[aria-pressed="true"] .strip-stage:last-child[data-done]') === 'good', 'it is good');

@@ -112,7 +112,7 @@ final class CommandsTest extends AppTestCase
         self::assertSame(0, $code);
         self::assertStringContainsString('The file holds no readings: planned for 20 °C and 50 % RH.', $out);
         self::assertStringContainsString('Spray sea grey, first mist coat', $out);
-        self::assertMatchesRegularExpression('/20:04 +Rinse Linnet Sea Grey out of the gun: Gun\n20:09 +Stir and mix .+: Cup\n20:14 +Spray gloss, first light coat: Port float/', $out, 'the gun and the cup have their time');
+        self::assertMatchesRegularExpression('/20:01 +Rinse Linnet Sea Grey out of the gun: Gun\n20:06 +Stir and mix .+: Cup\n20:11 +Spray gloss, first light coat: Port float/', $out, 'the gun and the cup have their time');
     }
 
     public function test_check_ends_with_one_when_a_stop_is_open(): void

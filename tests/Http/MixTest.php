@@ -267,7 +267,7 @@ final class MixTest extends AppTestCase
         self::assertContains('two-readings', array_column($this->plan()['findings'], 'rule'), 'it is asked about while it is unverified');
         self::assertStringStartsWith('Corvane S.4 Shearwater: upper hull in grey', $kept()['usedOn'][0]);
         $this->send('PUT', "/api/recipes/{$id}", ['ask' => 0, 'reading' => 1])->assertOk();
-        self::assertSame([[], '300'], [$kept()['asks'], $kept()['parts'][2]['amount']]);
+        self::assertSame([[], '75', 'percent-of-paint'], [$kept()['asks'], $kept()['parts'][2]['amount'], $kept()['parts'][2]['base']]);
         self::assertNotContains('two-readings', array_column($this->plan()['findings'], 'rule'));
         $this->send('PUT', "/api/recipes/{$id}", ['ask' => 0, 'reading' => 1])->assertUnprocessable();
         $this->send('PUT', '/api/recipes/'.$this->paint('Linnet Sea Grey'), ['ask' => 0, 'reading' => 0])->assertNotFound();

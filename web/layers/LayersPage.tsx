@@ -15,7 +15,7 @@ import { CellPanel } from './CellPanel';
 import { Drawing, type Spot } from './Drawing';
 import { FilmDrawing } from './FilmDrawing';
 import { Findings } from './Findings';
-import { LABELS, piecesOf, place, spotOf } from './geometry';
+import { held, LABELS, piecesOf, place, spotOf, whereIs, type Held } from './geometry';
 import { Pinned } from './Pinned';
 import { RuleCard } from './RuleCard';
 import { RowLabels } from './RowLabels';
@@ -45,13 +45,21 @@ function Layers({ plan, asked }: { plan: Plan; asked: URLSearchParams }): ReactE
     const zone = plan.build.zone;
     const [view, show] = useState<View>(asked.has('step') ? 'list' : 'order');
     const [fit, fitAll] = useState(true);
-    const [spot, setSpot] = useState<Spot | null>(() => spotOf(plan, asked));
+    const [chosen, setChosen] = useState<Held | null>(() => {
+        const first = spotOf(plan, asked);
+
+        return first === null ? null : held(plan.section, first);
+    });
+    const spot = useMemo(() => whereIs(plan.section, chosen), [plan.section, chosen]);
     const [folded, fold] = useState<ReadonlySet<string>>(new Set());
     const [box, width] = useWidth();
     const change = useChange(plan.build.id, plan.build.revision);
-    const choose = useCallback((to: Spot | null) => {
-        setSpot(to);
-    }, []);
+    const choose = useCallback(
+        (to: Spot | null) => {
+            setChosen(to === null ? null : held(plan.section, to));
+        },
+        [plan.section],
+    );
     const room = Math.max(200, width - LABELS - 14);
     const tall = useTall();
     const placed = useMemo(() => place(plan.section, folded, room, fit, tall), [plan.section, folded, room, fit, tall]);

@@ -108,3 +108,35 @@ export function spotOf(plan: Plan, asked: URLSearchParams): { column: number; ro
 
     return column < 0 || cells.length === 0 ? null : { column, row };
 }
+
+/** A place by what it is, which stays true when a changed plan puts its rows in another order. */
+export interface Held {
+    areaId: string;
+    title: string;
+    steps: string[];
+}
+
+/** What is held of a place of this section: its steps, and its row's name for when they are done or done otherwise. */
+export function held({ columns, rows, cells, caps }: Plan['section'], spot: { column: number; row: number }): Held | null {
+    const column = columns[spot.column];
+    const title = rows[spot.row]?.title;
+    const cap = caps.find((c) => c.column === spot.column && c.from === spot.row);
+    const steps = cells.find((c) => c.column === spot.column && c.row === spot.row)?.steps ?? [cap?.onKey, cap?.offKey].filter((k): k is string => k != null);
+
+    return column === undefined || title === undefined ? null : { areaId: column.areaId, title, steps };
+}
+
+/** Where what is held lies now: null when the plan has it no more. */
+export function whereIs({ columns, rows, cells, caps }: Plan['section'], is: Held | null): { column: number; row: number } | null {
+    const column = columns.findIndex((c) => c.areaId === is?.areaId);
+    if (is === null || column < 0) {
+        return null;
+    }
+    const kept = (keys: (string | null)[]): boolean => keys.some((k) => k !== null && is.steps.includes(k));
+    const row =
+        cells.find((c) => c.column === column && kept(c.steps))?.row ??
+        caps.find((c) => c.column === column && kept([c.onKey ?? null, c.offKey ?? null]))?.from ??
+        rows.findIndex((r, at) => r.title === is.title && [...cells.filter((c) => c.column === column).map((c) => c.row), ...caps.filter((c) => c.column === column).map((c) => c.from)].includes(at));
+
+    return row < 0 ? null : { column, row };
+}

@@ -23,9 +23,6 @@ use AmberStep\Core\Step\StepEvent;
 /** Folds a log, from its beginning or from a checkpoint, and asks the hold rules of each event whether it was time for it. */
 final class Replay
 {
-    /** A breach of less than this is the thickness of a thumb. */
-    private const GRACE_SECONDS = 60;
-
     /** Seconds in which the same thing done wrong at a place is one mistake. */
     private const ONE_MISTAKE = 7 * 86400;
 
@@ -116,7 +113,7 @@ final class Replay
         $world = new World($this->kit, $this->house, $this->breakdown, $before, $waits, $event->atEpoch);
         foreach ($this->rules->holding($step->operation) as $rule) {
             foreach ($rule->holds($step, $world) as $hold) {
-                if ($hold->covers($event->atEpoch) && $hold->untilEpoch - $event->atEpoch > self::GRACE_SECONDS && ! isset($this->told[$event->id.$hold->rule])) {
+                if ($hold->covers($event->atEpoch) && ! $hold->forgives($event->atEpoch) && ! isset($this->told[$event->id.$hold->rule])) {
                     $this->told[$event->id.$hold->rule] = true;
                     $this->breaches[] = Breach::of($event, $hold);
                 }

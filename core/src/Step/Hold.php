@@ -31,6 +31,12 @@ final readonly class Hold
         return $epoch >= $this->fromEpoch && $epoch < $this->untilEpoch;
     }
 
+    /** Done so little early that it is nobody's fault: a minute, or a hundredth of a long wait, whose air is read but now and then. */
+    public function forgives(int $epoch): bool
+    {
+        return $this->untilEpoch - $epoch <= max(60, intdiv($this->untilEpoch - $this->fromEpoch, 100));
+    }
+
     /** The event that began it, or "plan:" and the key of the step that will; null for what no work began. */
     public function began(): ?string
     {

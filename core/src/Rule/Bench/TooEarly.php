@@ -19,7 +19,7 @@ use AmberStep\Core\Work\Severity;
 #[Says(
     'What was done while a hold forbade it: never refused, always said.',
     speaks: [Severity::Stop, Severity::Think, Severity::Note],
-    rests: 'The hold it was done in; a minute is forgiven',
+    rests: 'The hold it was done in; a minute or a hundredth of it is forgiven',
 )]
 final class TooEarly implements Judges
 {

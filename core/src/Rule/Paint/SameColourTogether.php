@@ -69,7 +69,8 @@ final class SameColourTogether implements Judges, OrdersSteps
             }
             if ($colour?->mustMatch === true && $times !== [] && max($times) - min($times) > 86400 && count(array_intersect(array_column($first, 'key'), array_keys($outlook->left))) > 0) {
                 $late = array_keys($times, max($times), true);
-                yield new Finding($this->id(), Severity::Think, "{$colour->name} is sprayed on different days", "{$context->pieceName((string) $late[0])} follows ".round((max($times) - min($times)) / 86400).' days later: keep the mix, the thinning and the coats the same.', [$colour->id, (string) $late[0]]);
+                $days = (int) round((max($times) - min($times)) / 86400);
+                yield new Finding($this->id(), Severity::Think, "{$colour->name} is sprayed on different days", "{$context->pieceName((string) $late[0])} follows ".($days === 1 ? 'a day' : "{$days} days").' later: keep the mix, the thinning and the coats the same.', [$colour->id, (string) $late[0]]);
             }
         }
     }

@@ -37,8 +37,9 @@ final class WetPiece implements OrdersHolds
 
     public function holds(Step $step, World $world): iterable
     {
-        $joint = $world->kit->jointsById[$step->jointId ?? ''] ?? null;
-        $pieces = $joint === null ? [$step->pieceId] : array_unique([$world->breakdown->pieceOfPart[$joint->parts[0]], $world->breakdown->pieceOfPart[$joint->parts[1]]]);
+        $faces = $step->operation === Operation::MaskFaces;
+        $joint = $world->kit->jointsById[$step->jointId ?? ($faces ? $step->counted() : '')] ?? null;
+        $pieces = $joint === null || $faces ? [$step->pieceId] : array_unique([$world->breakdown->pieceOfPart[$joint->parts[0]], $world->breakdown->pieceOfPart[$joint->parts[1]]]);
         foreach ($pieces as $piece) {
             yield from self::wet($piece, $world->surface->piece($piece), $world, $this->id());
             foreach ($world->breakdown->byId[$piece]->areas ?? [] as $area) {
