@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Repositories;
 
+use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Event as LogEvent;
 use AmberStep\Core\Log\EventKind;
 use AmberStep\Core\Log\Experience;
@@ -11,6 +12,7 @@ use AmberStep\Core\Log\Heard;
 use AmberStep\Core\Log\Log;
 use AmberStep\Core\Log\UseBook;
 use AmberStep\Core\Material\Shelf;
+use App\Models\Build;
 use App\Models\Event;
 
 /** What the logs of all builds taught, as core sees it. */
@@ -28,7 +30,7 @@ final readonly class ExperienceRepository
     }
 
     /**
-     * What was found of the paints' waits, over all builds, in the order it was found.
+     * What was found of the waits, over all builds, in the order it was found.
      *
      * @return list<Heard>
      */
@@ -36,13 +38,15 @@ final readonly class ExperienceRepository
     {
         $builds = Event::query()->where('kind', EventKind::Verdict->value)->whereNotNull('body->wait')->distinct()->pluck('build_id')->all();
         /** @var list<Event> $rows */
-        $rows = $builds === [] ? [] : Event::query()->whereIn('build_id', $builds)->whereIn('kind', [EventKind::Done->value, EventKind::Verdict->value, EventKind::TakeBack->value])->orderBy('number')->get()->all();
+        $rows = $builds === [] ? [] : Event::query()->whereIn('build_id', $builds)->whereIn('kind', [EventKind::Done->value, EventKind::Glued->value, EventKind::Verdict->value, EventKind::TakeBack->value])->orderBy('number')->get()->all();
         $logs = $heard = [];
         foreach ($rows as $row) {
             $logs[$row->build_id][] = LogEvent::fromArray($row->body);
         }
-        foreach ($logs as $events) {
-            array_push($heard, ...Heard::in($events, $shelf));
+        $kits = Build::query()->whereIn('id', array_keys($logs))->get()->keyBy('id');
+        foreach ($logs as $id => $events) {
+            $kit = $kits->get($id)?->kit;
+            array_push($heard, ...Heard::in($events, $shelf, $kit === null ? null : Kit::fromArray($kit)));
         }
         usort($heard, static fn (Heard $a, Heard $b): int => [$a->atEpoch, $a->eventId] <=> [$b->atEpoch, $b->eventId]);
 

@@ -54,4 +54,12 @@ final class HoldTest extends TestCase
         self::assertFalse(self::hold(4600, 9000)->closesAfter(0));
         self::assertSame([false, true, true, false], array_map($window->covers(...), [4599, 4600, 8999, 9000]));
     }
+
+    public function test_a_minute_or_a_hundredth_of_the_wait_is_nobodys_fault(): void
+    {
+        $day = self::hold(0, 86400);
+        self::assertSame([false, true, true], array_map($day->forgives(...), [86400 - 865, 86400 - 864, 86390]));
+        $short = self::hold(0, 600);
+        self::assertSame([false, true], array_map($short->forgives(...), [539, 540]));
+    }
 }
