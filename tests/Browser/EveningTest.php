@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
+use Facebook\WebDriver\WebDriverSelect;
 use Tests\Support\Browser;
 use Tests\Support\BrowserTestCase;
 
@@ -121,6 +122,45 @@ final class EveningTest extends BrowserTestCase
         $this->browser->press('by stage');
         $this->browser->seeText('.stages', 'Flat the run');
         self::assertContains('sand-safe', array_column($this->server->request('GET', "/api/builds/{$this->build}/plan")[1]['holds'], 'kind'));
+    }
+
+    public function test_a_fault_is_seen_on_any_place_and_its_coat_at_any_time(): void
+    {
+        $this->go('bench');
+        $this->browser->keys('w');
+        $this->browser->see('.fault-grid');
+        $there = array_values(array_filter($this->server->request('GET', "/api/builds/{$this->build}/bench")[1]['faultPlaces'], static fn (array $p): bool => count($p['coats']) > 1))[0];
+        $this->pick('Where', $there['name']);
+        $this->pick('On which coat', $there['coats'][0]['word']);
+        self::assertSame([], $this->browser->axe());
+        $this->browser->press('dust');
+        $this->browser->press('It has: dust');
+        $this->browser->until(fn (): bool => $this->browser->count('.fault-grid') === 0, 'it is not recorded');
+        $said = fn (): array => array_values(array_filter($this->server->request('GET', "/api/builds/{$this->build}/log")[1]['events'], static fn (array $e): bool => $e['kind'] === 'fault'));
+        $this->browser->until(fn (): bool => $said() !== [], 'it is not in the log');
+        self::assertStringEndsWith($said()[0]['on'], $there['name']);
+        self::assertStringContainsString((string) $said()[0]['with'], $there['coats'][0]['word']);
+    }
+
+    public function test_a_wait_that_was_tried_moves(): void
+    {
+        $this->go('bench');
+        $ready = fn (): array => array_values(array_filter($this->server->request('GET', '/api/frame')[1]['holds'], static fn (array $h): bool => $h['on'] !== null && $h['kind'] === 'ready'))[0];
+        $before = $ready();
+        $this->browser->click('.line-all');
+        $about = preg_replace('/, [^,]*$/', '', $before['label']);
+        $this->browser->click("[aria-label=\"{$about}, tried\"] [data-testid=\"soft\"]");
+        $this->browser->seeText('.tried', 'Heard: still soft');
+        $this->browser->until(fn (): bool => $ready()['until'] > $before['until'], 'it is waited for no longer');
+        self::assertSame([$before['key'], $before['from']], [$ready()['key'], $ready()['from']]);
+    }
+
+    /** Chooses in a list of the sheet by its label. */
+    private function pick(string $label, string $word): void
+    {
+        $id = $this->browser->script('return [...document.querySelectorAll("label")].find((l) => l.textContent === arguments[0])?.htmlFor', [$label]);
+        $select = new WebDriverSelect($this->browser->see("#{$id}"));
+        $select->selectByVisibleText($word);
     }
 
     public function test_a_step_done_earlier_is_recorded_with_its_time(): void
