@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Booklet;
 
+use AmberStep\Core\Document\Nearest;
 use AmberStep\Core\Document\NotRead;
 use AmberStep\Core\Kit\Size;
 use AmberStep\Core\Lines\ColourFinder;
 use AmberStep\Core\Lines\LineProblem;
-use AmberStep\Core\Lines\Nearest;
 use AmberStep\Core\Lines\Phrase;
 use AmberStep\Core\Lines\ReadLine;
 use AmberStep\Core\Lines\ReadPhrase;

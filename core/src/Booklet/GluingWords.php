@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Booklet;
 
+use AmberStep\Core\Document\Nearest;
 use AmberStep\Core\Document\NotRead;
 use AmberStep\Core\Lines\AreaFinder;
 use AmberStep\Core\Lines\JointWords;
 use AmberStep\Core\Lines\LineProblem;
 use AmberStep\Core\Lines\LineSplitter;
-use AmberStep\Core\Lines\Nearest;
 use AmberStep\Core\Lines\Phrase;
 use AmberStep\Core\Lines\ReadLine;
 use AmberStep\Core\Lines\ReadPhrase;

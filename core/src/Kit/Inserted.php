@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Kit;
 
+use AmberStep\Core\Document\Nearest;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Liquid;
@@ -44,12 +45,18 @@ final readonly class Inserted
         if ($targets === []) {
             $in->problems->add($in->path('targets'), 'is empty', 'name the areas or the joint the step is done on');
         }
+        $before = $in->optionalText('before', 80);
+        $operation = explode('/', $before ?? '')[0];
+        if ($before !== null && Operation::tryFrom($operation) === null) {
+            $nearest = Nearest::to($operation, array_column(Operation::cases(), 'value'));
+            $in->problems->add($in->path('before'), "names the operation {$operation}, which is none", $nearest === null ? 'name an operation such as colour' : "the nearest is {$nearest}");
+        }
         $inserted = new self(
             $in->id('id'),
             $in->oneOf('operation', Operation::class, Operation::Inspect),
             $targets,
             $in->text('title', 200),
-            $in->optionalText('before', 80),
+            $before,
             $in->optionalOneOf('waitsFor', WaitKind::class),
             $in->optionalId('product'),
             $in->whole('coats', 1, 12, 1),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Lines;
 
+use AmberStep\Core\Document\Nearest;
 use AmberStep\Core\Document\NotRead;
 
 /** An area another line or phrase is about: on the same part, by "part / area", or by a name only one has. */

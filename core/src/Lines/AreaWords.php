@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Lines;
 
+use AmberStep\Core\Document\Nearest;
 use AmberStep\Core\Document\NotRead;
 use AmberStep\Core\Document\TypedNumber;
 use AmberStep\Core\Kit\EdgeKind;

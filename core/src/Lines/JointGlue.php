@@ -11,7 +11,7 @@ use AmberStep\Core\Material\Substrate;
 final class JointGlue
 {
     /**
-     * A new joint nobody named a glue for gets one that holds its materials.
+     * A new joint nobody named a glue for gets one that holds its materials and fogs no pane.
      *
      * @param  array<string, mixed>  $joint
      * @return array<string, mixed>
@@ -23,7 +23,8 @@ final class JointGlue
             return $joint;
         }
         $of = array_map(static fn (mixed $part): Substrate => Substrate::tryFrom(Draft::text($draft->get('parts', Draft::text($part), 'substrate'))) ?? Substrate::Styrene, array_values($joint['parts']));
+        $fogs = count($of) === 2 && ($of[0] === Substrate::ClearStyrene) !== ($of[1] === Substrate::ClearStyrene);
 
-        return count($of) === 2 && ! GlueChoice::cements($of[0], $of[1]) ? [...$joint, 'glue' => GlueChoice::for($of[0], $of[1], ($joint['carriesLoad'] ?? false) === true, false, false)[0]->value] : $joint;
+        return count($of) === 2 && ($fogs || ! GlueChoice::cements($of[0], $of[1])) ? [...$joint, 'glue' => GlueChoice::for($of[0], $of[1], ($joint['carriesLoad'] ?? false) === true, false, false)[0]->value] : $joint;
     }
 }

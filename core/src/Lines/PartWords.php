@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Lines;
 
+use AmberStep\Core\Document\Nearest;
 use AmberStep\Core\Document\NotRead;
 
 /** Reads the phrases that say what a part is. */

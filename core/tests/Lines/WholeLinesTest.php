@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Lines;
 
+use AmberStep\Core\Document\Nearest;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Lines\LinePrinter;
 use AmberStep\Core\Lines\LineReader;
 use AmberStep\Core\Lines\LineSplitter;
-use AmberStep\Core\Lines\Nearest;
 use AmberStep\Core\Lines\Phrase;
 use AmberStep\Core\Lines\Reading;
 use AmberStep\Core\Lines\Ref;

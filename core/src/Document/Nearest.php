@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace AmberStep\Core\Lines;
+namespace AmberStep\Core\Document;
 
 /** What was most likely meant: the nearest of the known words. */
 final class Nearest
