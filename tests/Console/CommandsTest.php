@@ -62,7 +62,14 @@ final class CommandsTest extends AppTestCase
         [$code, $out, $err] = $this->amber('amber:tally', $this->file, '--at='.self::NOW, '--json');
         $tally = json_decode($out, true);
         self::assertSame([0, ''], [$code, $err]);
-        self::assertSame(['Desert Sand', 58, 1, '1 × 10 ml'], [$tally['colours'][0]['name'], $tally['colours'][0]['counts'], $tally['colours'][0]['firstStep'], $tally['colours'][0]['packs']]);
+        $sand = array_column($tally['jars'], null, 'paint')['Pavane Desert Sand'];
+        self::assertSame(['Desert Sand', 58, 1, null], [$tally['colours'][0]['name'], $tally['colours'][0]['counts'], $tally['colours'][0]['firstStep'], $sand['packs']]);
+        self::assertLessThan($sand['levelMl'], $sand['ml'], 'by what was measured the jar lasts');
+        $build = json_decode((string) file_get_contents($this->file), true);
+        unset($build['digest']);
+        $at = array_search('Pavane Desert Sand', array_column($build['products'], 'name'), true);
+        $build['products'][$at]['levelMl'] = 1;
+        file_put_contents($this->file, json_encode($build));
         self::assertStringContainsString('buy 1 × 10 ml for 2.60', $this->amber('amber:tally', $this->file, '--at='.self::NOW)[1]);
 
         [$code, $out] = $this->amber('amber:breakdown', $this->file, '--at='.self::NOW, '--json');

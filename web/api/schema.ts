@@ -4263,11 +4263,18 @@ export interface components {
             mlByArea: number;
             mlByCount: number;
             ml: number;
+            firstStep: number | null;
+        };
+        /** @description What one jar gives to all colours that come out of it, as they are or mixed, in ml of neat paint. */
+        JarNeed: {
+            product: components["schemas"]["Id"];
+            paint: string;
+            colours: string[];
+            ml: number;
             levelMl: number | null;
             buyMl: number;
             packs: string | null;
             price: number | null;
-            firstStep: number | null;
         };
         GluingStop: {
             step: number;
@@ -4280,6 +4287,7 @@ export interface components {
         };
         Tally: {
             colours: components["schemas"]["ColourNeed"][];
+            jars: components["schemas"]["JarNeed"][];
             counts: number;
             ml: number;
             price: number;

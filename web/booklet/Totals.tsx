@@ -6,7 +6,7 @@ import { ml } from '../frame/numbers';
 export function Totals({ tally }: { tally: Tally }): ReactElement {
     const most = Math.max(1, ...tally.colours.map((c) => c.counts));
     const stop = tally.deadStop;
-    const buys = tally.colours.filter((c) => c.buyMl > 0);
+    const buys = tally.jars.filter((j) => j.buyMl > 0);
 
     return (
         <aside className="booklet-side" aria-label="Running totals">
@@ -73,9 +73,10 @@ export function Totals({ tally }: { tally: Tally }): ReactElement {
                             <p>The shelf has enough of every colour.</p>
                         ) : (
                             <ul>
-                                {buys.map((c) => (
-                                    <li key={c.id}>
-                                        <strong>{c.paint}</strong>: {ml(c.levelMl ?? 0)} left, {ml(c.buyMl)} short{c.packs === null ? '; no pack is known' : `: buy ${c.packs}, ${(c.price ?? 0).toFixed(2)}`}
+                                {buys.map((j) => (
+                                    <li key={j.product}>
+                                        <strong>{j.paint}</strong>
+                                        {j.colours.length > 1 && <small> for {j.colours.join(', ')}</small>}: {ml(j.levelMl ?? 0)} left, {ml(j.buyMl)} short{j.packs === null ? '; no pack is known' : `: buy ${j.packs}, ${(j.price ?? 0).toFixed(2)}`}
                                     </li>
                                 ))}
                             </ul>

@@ -23,7 +23,7 @@ final class TallyCommand extends Speaks
         return $this->speak(function () use ($clock): int {
             $file = $this->file();
             $shelf = new Shelf($file->products);
-            /** @var array{colours: list<array{name: string, code: string|null, parts: int, counts: int, mlByArea: float, mlByCount: float, buyMl: float, packs: string|null, price: float|null, firstStep: int|null}>, counts: int, ml: float, price: float, deadStop: array{sentence: string}|null} $tally */
+            /** @var array{colours: list<array{name: string, code: string|null, parts: int, counts: int, mlByArea: float, mlByCount: float, firstStep: int|null}>, jars: list<array{paint: string, colours: list<string>, ml: float, buyMl: float, packs: string|null, price: float|null}>, counts: int, ml: float, price: float, deadStop: array{sentence: string}|null} $tally */
             $tally = BookletPresenter::tally($file->kit, $shelf, new HouseRules, Log::replay($file->events, $file->kit, $shelf, $this->at($clock)));
             if ($this->option('json') === true) {
                 $this->output->writeln(self::json($tally), OutputInterface::OUTPUT_RAW);
@@ -31,7 +31,12 @@ final class TallyCommand extends Speaks
                 return self::SUCCESS;
             }
             foreach ($tally['colours'] as $c) {
-                $this->line(sprintf('%-20s %-4s %-8s %3d parts %4d counts  %6.2f ml by area, %6.2f ml by counting%s', $c['name'], $c['code'] ?? '', $c['firstStep'] === null ? '' : "step {$c['firstStep']}", $c['parts'], $c['counts'], $c['mlByArea'], $c['mlByCount'], $c['buyMl'] <= 0 ? '' : '; buy '.($c['packs'] ?? sprintf('%.2f ml', $c['buyMl'])).($c['price'] === null ? '' : sprintf(' for %.2f', $c['price']))));
+                $this->line(sprintf('%-20s %-4s %-8s %3d parts %4d counts  %6.2f ml by area, %6.2f ml by counting', $c['name'], $c['code'] ?? '', $c['firstStep'] === null ? '' : "step {$c['firstStep']}", $c['parts'], $c['counts'], $c['mlByArea'], $c['mlByCount']));
+            }
+            foreach ($tally['jars'] as $jar) {
+                if ($jar['buyMl'] > 0) {
+                    $this->line(sprintf('%s for %s: %.2f ml; buy %s', $jar['paint'], implode(', ', $jar['colours']), $jar['ml'], ($jar['packs'] ?? sprintf('%.2f ml', $jar['buyMl'])).($jar['price'] === null ? '' : sprintf(' for %.2f', $jar['price']))));
+                }
             }
             $this->line(sprintf('%d counts, %.2f ml, to buy for %.2f', $tally['counts'], $tally['ml'], $tally['price']));
             if ($tally['deadStop'] !== null) {

@@ -69,6 +69,19 @@ final readonly class ColourLists
         return $part === null ? [] : array_values(array_filter($kit->areasOf($part->id), static fn (Area $a): bool => $callout->clear ? $a->isPane() : in_array($callout->colour, [$a->intent->colour, $a->intent->insideColour], true)));
     }
 
+    /**
+     * cm² of a call-out: what was measured of the areas that stand for it beats the size it was typed with.
+     *
+     * @param  list<Area>  $areas
+     */
+    private static function cm2(Callout $callout, array $areas, Kit $kit): float
+    {
+        $alike = count(array_filter($kit->callouts, static fn (Callout $c): bool => $c->number === $callout->number && $c->colour === $callout->colour));
+        $measured = array_filter($areas, static fn (Area $a): bool => $a->measuredCm2 !== null);
+
+        return $measured === [] || $alike > 1 ? $callout->cm2() : array_sum(array_map(static fn (Area $a): float => $a->cm2(), $areas));
+    }
+
     /** @param  list<Area>  $areas */
     private static function ofCallout(Callout $callout, array $areas, Kit $kit, Breakdown $breakdown, ModelState $surface): ListItem
     {
@@ -77,7 +90,7 @@ final readonly class ColourLists
         $sprayed = $areas !== [] && array_filter($areas, static fn (Area $a): bool => ! self::isSprayed($a, $colour, $surface)) === [];
 
         return new ListItem($callout->id, $colour, $callout->name ?? $part->name ?? $callout->number, $callout->number, $callout->step, $part === null || $areas === [] ? null : $breakdown->pieceAt($part->id)?->name,
-            $callout->faces, $callout->size, $callout->cm2(), $callout->count, $callout->onceTogether, $callout->letsLight || ($part->letsLight ?? false), in_array(\AmberStep\Core\Kit\PaintedFace::Inside, $callout->faces, true),
+            $callout->faces, $callout->size, self::cm2($callout, $areas, $kit), $callout->count, $callout->onceTogether, $callout->letsLight || ($part->letsLight ?? false), in_array(\AmberStep\Core\Kit\PaintedFace::Inside, $callout->faces, true),
             $surface->ticks["{$callout->id}/{$colour}"] ?? null, $sprayed, true);
     }
 

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Booklet;
 
-use AmberStep\Core\Mixing\Packs;
-
 /** What one colour of a build needs. */
 final readonly class ColourNeed
 {
@@ -16,8 +14,6 @@ final readonly class ColourNeed
      * @param  float  $mlByArea  neat paint, ml
      * @param  float  $mlByCount  neat paint, ml, each count standing for the same area
      * @param  float  $ml  by the school the house rule chooses
-     * @param  float|null  $levelMl  on the shelf
-     * @param  float  $buyMl  beyond that
      * @param  int|null  $firstStep  of the booklet that needs it
      */
     public function __construct(
@@ -35,9 +31,6 @@ final readonly class ColourNeed
         public float $mlByArea,
         public float $mlByCount,
         public float $ml,
-        public ?float $levelMl,
-        public float $buyMl,
-        public ?Packs $packs,
         public ?int $firstStep,
     ) {
     }

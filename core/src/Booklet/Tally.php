@@ -11,13 +11,15 @@ use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Material\Tool;
 use AmberStep\Core\Mixing\Need;
-use AmberStep\Core\Mixing\Packs;
 
 /** What the colours of a build need, by both schools, and what to buy (handbook 4, Tally). */
 final readonly class Tally
 {
-    /** @param  list<ColourNeed>  $needs  what needs most first */
-    private function __construct(public array $needs)
+    /**
+     * @param  list<ColourNeed>  $needs  what needs most first
+     * @param  list<JarNeed>  $jars  what they come out of
+     */
+    private function __construct(public array $needs, public array $jars)
     {
     }
 
@@ -36,17 +38,16 @@ final readonly class Tally
             $byArea = self::neatMl($items, $product);
             $counted = self::neat($counts * Size::CM2_PER_COUNT, INF, $product) + self::keptByTheGun($product);
             $ml = $byCount ? $counted : $byArea;
-            $left = max(0.0, $ml - ($product->levelMl ?? 0));
             $steps = array_filter(array_map(static fn (ListItem $i): ?int => $i->step, $items), static fn (?int $s): bool => $s !== null);
             $needs[] = new ColourNeed(
                 $colour->id, $colour->name, $colour->code, $product->id, $product->name, $product->swatch, count($items),
                 array_sum(array_map(static fn (ListItem $i): int => $i->count, $items)), $counts, array_sum(array_map(static fn (ListItem $i): float => $i->cm2, $items)), $product->coats(),
-                $byArea, $counted, $ml, $product->levelMl, $left, Packs::cheapest($left, $product->packs()), $steps === [] ? null : min($steps),
+                $byArea, $counted, $ml, $steps === [] ? null : min($steps),
             );
         }
         usort($needs, static fn (ColourNeed $a, ColourNeed $b): int => [$b->ml, $b->counts, $a->colour] <=> [$a->ml, $a->counts, $b->colour]);
 
-        return new self($needs);
+        return new self($needs, JarNeed::all($needs, $shelf));
     }
 
     public function counts(): int
@@ -61,7 +62,7 @@ final readonly class Tally
 
     public function price(): float
     {
-        return array_sum(array_map(static fn (ColourNeed $n): float => $n->packs->price ?? 0.0, $this->needs));
+        return array_sum(array_map(static fn (JarNeed $j): float => $j->packs->price ?? 0.0, $this->jars));
     }
 
     /**

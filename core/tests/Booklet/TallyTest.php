@@ -8,7 +8,9 @@ use AmberStep\Core\Booklet\BringIn;
 use AmberStep\Core\Booklet\ColourLists;
 use AmberStep\Core\Booklet\ColourNeed;
 use AmberStep\Core\Booklet\Gluing;
+use AmberStep\Core\Booklet\JarNeed;
 use AmberStep\Core\Booklet\Tally;
+use AmberStep\Core\Document\Id;
 use AmberStep\Core\Kit\Breakdown;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\HouseRules;
@@ -16,6 +18,13 @@ use AmberStep\Core\Kit\Parking;
 use AmberStep\Core\Kit\Size;
 use AmberStep\Core\Log\EventKind;
 use AmberStep\Core\Log\Log;
+use AmberStep\Core\Material\Base;
+use AmberStep\Core\Material\KeptRecipe;
+use AmberStep\Core\Material\Part;
+use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Material\Stuff;
+use AmberStep\Core\Mixing\OwnMix;
 use AmberStep\Core\Tests\Support\TypedBuild;
 use AmberStep\Core\Work\Operation;
 use PHPUnit\Framework\TestCase;
@@ -57,6 +66,37 @@ final class TallyTest extends TestCase
 
         self::assertSame([$byArea->mlByArea, $byCount->mlByCount], [$byArea->ml, $byCount->ml]);
         self::assertNotSame($byArea->ml, $byCount->ml);
+    }
+
+    public function test_what_several_colours_take_is_summed_by_jar(): void
+    {
+        $build = new TypedBuild('', "1: A1 sea grey L\nA2 ground white XL");
+        $of = static fn (string $name): Product => array_values(array_filter($build->shelf->products, static fn (Product $p): bool => $p->name === $name))[0];
+        [$grey, $white] = [$of('sea grey'), $of('ground white')];
+        $kept = new KeptRecipe([new Part('sea grey', Stuff::Paint, 3), new Part('ground white', Stuff::Paint, 1), new Part('water', Stuff::Water, 50, Base::PercentOfPaint)], [$grey->id, $white->id, null]);
+        $build->edit([Edit::set('colours', array_values(array_filter($build->kit->colours, static fn ($c): bool => $c->name === 'sea grey'))[0]->id, 'product', Id::from('haze'))]);
+        $jars = static function (?float $mixed) use ($build, $kept): array {
+            $shelf = new Shelf([...$build->shelf->products, OwnMix::of($kept, Id::from('haze'), 'haze', $build->shelf, $mixed)]);
+            $tally = Tally::of($build->kit, ColourLists::of($build->kit, new Breakdown($build->kit, $build->kit->house), Log::replay([], $build->kit, $shelf, $build->now)), $shelf, new HouseRules);
+
+            return [array_column($tally->needs, 'ml', 'name'), array_column(array_map(static fn (JarNeed $j): array => ['name' => $j->product->name, 'ml' => $j->ml], $tally->jars), 'ml', 'name'), $tally->jars];
+        };
+
+        [$needs, $ml, $of] = $jars(null);
+        self::assertEqualsCanonicalizing(['ground white', 'sea grey'], array_keys($ml), 'nobody sells the mix');
+        self::assertEqualsWithDelta(0.75 * $needs['sea grey'], $ml['sea grey'], 1e-9);
+        self::assertEqualsWithDelta($needs['ground white'] + 0.25 * $needs['sea grey'], $ml['ground white'], 1e-9);
+        self::assertEqualsCanonicalizing(['ground white', 'sea grey'], $of[0]->colours, 'the white jar gives to both');
+        self::assertEqualsWithDelta(0.75 * ($needs['sea grey'] - 0.5), $jars(0.5)[1]['sea grey'], 1e-9, 'half a millilitre of it is mixed already');
+    }
+
+    public function test_what_is_measured_beats_the_letter_it_was_typed_with(): void
+    {
+        $build = new TypedBuild('', '1: A1 sea grey L');
+        $build->edit(BringIn::edits($build->kit, $build->kit->callouts, $build->newId(...)));
+        $build->edit([Edit::set('areas', $build->kit->areas[0]->id, 'cm2', 72.5)]);
+
+        self::assertSame(72.5, self::needs($build)['sea grey']->cm2);
     }
 
     public function test_letters_weigh_one_one_two_three_five_and_a_measure_takes_the_nearest(): void
