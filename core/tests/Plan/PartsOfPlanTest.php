@@ -70,7 +70,7 @@ final class PartsOfPlanTest extends TestCase
         $sequence->order();
 
         self::assertTrue($sequence->circles[0]->isOfMusts());
-        self::assertEqualsCanonicalizing(['a before b.', 'b before a.'], array_column($sequence->circles[0]->chain, 'sentence'));
+        self::assertEqualsCanonicalizing(['A before b.', 'B before a.'], array_column($sequence->circles[0]->chain, 'sentence'));
     }
 
     public function test_the_order_of_the_rules_does_not_matter(): void
