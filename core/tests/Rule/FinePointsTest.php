@@ -302,4 +302,15 @@ final class FinePointsTest extends TestCase
             self::assertSame('2026-03-09', gmdate('Y-m-d', self::steps($after, Operation::Mask)[0]->startEpoch));
         }
     }
+
+    public function test_a_plug_does_not_go_into_the_bath(): void
+    {
+        $build = new Build(['kit' => ['parts' => ['hull' => 'styrene', 'turret' => 'styrene'], 'joints' => ['ring' => ['parts' => ['hull', 'turret'], 'closed' => 'after', 'glue' => 'thin-cement']], 'colours' => ['c' => 'sea grey'], 'areas' => ['side' => ['part' => 'hull', 'colour' => 'c'], 'roof' => ['part' => 'turret', 'colour' => 'c']]]]);
+        $plugs = self::steps($build->plan(minutes: null), Operation::MaskFaces);
+
+        self::assertCount(2, $plugs);
+        foreach ($plugs as $plug) {
+            self::assertContains('Plugs do not go into the bath.', array_map(static fn ($reason): string => $reason->sentence, $plug->reasons()));
+        }
+    }
 }

@@ -48,6 +48,8 @@ final class WashDryBeforePaint implements OrdersHolds, OrdersSteps, SeesDeeds
                 static fn (Step $s): bool => $s->operation->sprays() && ($release || ($s->phase === $wash->phase && array_intersect($s->targets, $wash->targets) !== [])) && ! $s->isRemedy(),
             ));
             yield from Say::all([$wash], $sprays, $this, 'Dust and grease are washed off before paint.');
+            $plugs = array_values(array_filter($context->steps->ofPiece($wash->pieceId), static fn (Step $s): bool => $s->operation === Operation::MaskFaces && $s->phase === $wash->phase));
+            yield from Say::all($wash->operation === Operation::Wash ? [$wash] : [], $plugs, $this, 'Plugs do not go into the bath.');
             foreach ($wash->phase === '' ? [] : $context->steps->with(Operation::CutBack) as $cut) {
                 if ($cut->pieceId === $wash->pieceId && $cut->jointId === null && ! $cut->throughPaint) {
                     yield new Constraint($cut->key, $wash->key, Strength::Fit, $this->id(), 'Sanding soils it again: flaws are cut back first.');
