@@ -28,7 +28,7 @@ final class BookletTest extends BrowserTestCase
             $this->browser->keys($line, ...($i < 59 ? [WebDriverKeys::ENTER] : []));
         }
         $this->browser->seeText('[data-testid="editor-says"]', '60 understood');
-        $this->browser->seeText('[data-testid="dead-stop"]', 'Dead stop at step 3');
+        $this->browser->seeText('[data-testid="dead-stop"]', 'a dead stop at step 3');
         $this->browser->keys(WebDriverKeys::CONTROL, WebDriverKeys::ENTER);
         $this->browser->seeText('.typing-told', '60 lines of the booklet');
 

@@ -13,7 +13,7 @@ export function Totals({ tally }: { tally: Tally }): ReactElement {
             {stop !== null && (
                 <section className="card dead-stop" data-edge="think" data-testid="dead-stop">
                     <h2>
-                        {stop.closesOver ? 'Dead stop at step' : 'First wait at step'} {stop.step}
+                        {stop.closesOver ? 'By the booklet, a dead stop at step' : 'First wait at step'} {stop.step}
                     </h2>
                     <p>{stop.sentence}</p>
                 </section>
