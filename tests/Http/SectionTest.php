@@ -181,6 +181,9 @@ final class SectionTest extends AppTestCase
         foreach ($sheet['steps'] as $step) {
             self::assertSame($step['sprays'], $step['setUp'] !== null && $step['setUp']['cupMl'] !== null, $step['title']);
         }
+        // What the bench has said already is said again on paper: nothing stands above its first line.
+        self::assertSame([[], true], [$sheet['steps'][0]['cautionsAgain'], $sheet['steps'][0]['cautions'] !== []]);
+        self::assertSame([], $bench['current']['cautions']);
     }
 
     /** @param  list<array<string, mixed>>  $edits */

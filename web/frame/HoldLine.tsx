@@ -171,10 +171,12 @@ function Ruler({ scale, at, zone, width }: { scale: Scale; at: number; zone: str
                 .filter(([minutes]) => minutes <= scale.most)
                 .map(([minutes, word]) => {
                     const x = scale.x(minutes);
-                    if (x - used < 54 || x > width - 40) {
+                    // A word takes about 6.5 px a letter; the next one keeps off it.
+                    const ends = x + 12 + word.length * 6.5;
+                    if (x < used || ends > width) {
                         return null;
                     }
-                    used = x;
+                    used = Math.max(ends, x + 54);
 
                     return (
                         <g key={word}>

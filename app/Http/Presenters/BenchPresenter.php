@@ -9,6 +9,7 @@ use AmberStep\Core\Plan\Aspect;
 use AmberStep\Core\Plan\AspectKind;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Telling\CautionRound;
 
 /** The bench: the one thing to do now, what follows in the minutes there are, and what to keep hands off. */
 final class BenchPresenter
@@ -64,10 +65,12 @@ final class BenchPresenter
     {
         $until = $plan->nowEpoch + 60 * $minutes;
         $tonight = array_values(array_filter($plan->atTheBench(), static fn (PlannedStep $p): bool => $p->startEpoch < $until));
+        // Paper is read by itself: nothing was said above its first line.
+        $round = new CautionRound($tonight, $plan->context->kit);
 
         return [
             'minutes' => $minutes,
-            'steps' => array_map(static fn (PlannedStep $p): array => StepPresenter::whole($p, $plan), $tonight),
+            'steps' => array_map(static fn (PlannedStep $p): array => StepPresenter::whole($p, $plan, $round), $tonight),
             'holds' => array_map(PlanPresenter::hold(...), $plan->holds),
             'handsOff' => self::handsOff($plan, null),
         ];

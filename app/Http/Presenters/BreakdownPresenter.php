@@ -28,7 +28,7 @@ final class BreakdownPresenter
         $stop = Gluing::of($context->kit, $context->breakdown, $context->surface)->deadStop();
 
         return [
-            'deadStop' => $stop?->closesOver === true ? preg_replace('/: paint (.+) first\.\z/', ': who glues first is shut out; the plan has $1 on before.', $stop->sentence) : null,
+            'deadStop' => $stop?->planned,
             'pieces' => array_map(static fn (Piece $p): array => self::piece($p, $context), $context->breakdown->pieces),
             'joints' => array_map(static fn ($j): array => self::joint(JointAdvice::of($j, $context), $order[$j->id] ?? null, $plan), self::inOrder($context, $order)),
             'holders' => array_map(static fn (HolderNeed $n): array => ['holder' => $n->holder->value, 'word' => $n->atOnce === 1 ? $n->holder->word() : $n->holder->plural(), 'atOnce' => $n->atOnce, 'owned' => $n->owned, 'short' => $n->short(), 'for' => $n->shortNames()], HolderNeed::all($context, $plan->left)),

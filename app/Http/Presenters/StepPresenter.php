@@ -16,7 +16,6 @@ use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Step\StepEvent;
 use AmberStep\Core\Telling\CautionRound;
-use AmberStep\Core\Telling\Cautions;
 use AmberStep\Core\Telling\Manner;
 use AmberStep\Core\Telling\Words;
 use AmberStep\Core\Work\HoldKind;
@@ -51,9 +50,15 @@ final class StepPresenter
         ];
     }
 
-    /** @return array<string, mixed> all of it: for the bench */
-    public static function whole(PlannedStep $planned, Plan $plan): array
+    /**
+     * All of it, for the bench.
+     *
+     * @param  CautionRound|null  $round  of a sheet that is read by itself; null: as the bench has said it
+     * @return array<string, mixed>
+     */
+    public static function whole(PlannedStep $planned, Plan $plan, ?CautionRound $round = null): array
     {
+        $round ??= self::cautions($plan);
         $step = $planned->step;
         $event = StepEvent::of($step, '', 0, 0)->toArray();
         unset($event['id'], $event['at'], $event['recorded']);
@@ -68,8 +73,8 @@ final class StepPresenter
             'cup' => $step->cup === null ? null : ['ml' => $step->cup->measuredMl(), 'coats' => $step->cup->coats, 'cm2' => round($step->cup->cm2, 1), 'thick' => round($step->cup->thick, 2), 'tool' => $step->cup->tool->value],
             'why' => self::why($planned, $plan),
             'dontTouch' => self::dontTouch($step, $plan),
-            'cautions' => self::cautions($plan)->whole($planned, $plan->context->kit),
-            'cautionsAgain' => self::cautions($plan)->again($planned),
+            'cautions' => $round->whole($planned, $plan->context->kit),
+            'cautionsAgain' => $round->again($planned),
             'list' => self::list($step, $plan),
             'layers' => StackPresenter::of($step, $plan),
             'event' => array_filter($event, static fn (mixed $v): bool => $v !== null && $v !== false && $v !== ''),
@@ -90,15 +95,12 @@ final class StepPresenter
         return BookletPresenter::list($step->counted(), $items, $context->kit, $context->shelf, $context->surface);
     }
 
-    /** Worked out once a plan: what the gun was sprayed with a moment ago was said of then. */
+    /** Worked out once a plan. */
     private static function cautions(Plan $plan): CautionRound
     {
         self::$rounds ??= new \WeakMap;
-        $steps = $plan->atTheBench();
-        $last = $plan->context->surface->lastSprayed();
-        $product = $last === null || ($steps[0]->startEpoch ?? 0) - $last[1] > CautionRound::PAUSE ? null : $plan->context->shelf->find($last[0]);
 
-        return self::$rounds[$plan] ??= new CautionRound($steps, $plan->context->kit, $product === null ? [] : Cautions::ofSpraying($product));
+        return self::$rounds[$plan] ??= CautionRound::atTheBench($plan->atTheBench(), $plan->context);
     }
 
     /** The last thing that happened to the piece: a time set back before it is asked about. */

@@ -61,7 +61,10 @@ final readonly class Gluing
         $step = (int) $joint->stepIn($kit);
         $hidden = self::unpainted($joint->blocks, $kit, $surface);
         if ($hidden !== []) {
-            return new GluingStop($step, $joint->id, $joint->name, array_keys($hidden), sprintf('Step %d closes %s over %s: paint %s first.', $step, $joint->name, Names::listed(self::names(array_merge(...array_values($hidden)), $kit)), self::colours($hidden, $kit)), true);
+            $closes = sprintf('Step %d closes %s over %s', $step, $joint->name, Names::listed(self::names(array_merge(...array_values($hidden)), $kit)));
+            $colours = self::colours($hidden, $kit);
+
+            return new GluingStop($step, $joint->id, $joint->name, array_keys($hidden), "{$closes}: paint {$colours} first.", true, "{$closes}: who glues first is shut out; the plan has {$colours} on before.");
         }
         if ($breakdown->closesBeforePaint($joint->id)) {
             return null;

@@ -157,7 +157,10 @@ final readonly class Kit
             $edited->carryOut($edit);
         }
 
-        return [self::fromArray($edited->document()), $edited->inverse()];
+        $kit = self::fromArray($edited->document());
+        Named::demand($kit, $edits);
+
+        return [$kit, $edited->inverse()];
     }
 
     public function colour(?string $id): ?Colour

@@ -54,18 +54,10 @@ final class KitCheck
         }
         foreach ($kit->inserted as $i => $step) {
             foreach ($step->targets as $target) {
-                self::anything($target, $kit, "inserted[{$i}].targets", $problems);
+                if (! isset($kit->areasById[$target]) && ! isset($kit->jointsById[$target]) && ! isset($kit->partsById[$target]) && ! isset($kit->flawsById[$target])) {
+                    $problems->add("inserted[{$i}].targets", "names {$target}, which is not in the kit", 'name areas, a joint, a flaw or a piece of this kit');
+                }
             }
-        }
-        foreach ($kit->pins as $i => $pin) {
-            self::anything($pin->target, $kit, "pins[{$i}].target", $problems);
-        }
-    }
-
-    private static function anything(?string $id, Kit $kit, string $path, Problems $problems): void
-    {
-        if ($id !== null && ! isset($kit->areasById[$id]) && ! isset($kit->jointsById[$id]) && ! isset($kit->partsById[$id]) && ! isset($kit->flawsById[$id])) {
-            $problems->add($path, "names {$id}, which is not in the kit", 'name areas, a joint, a flaw or a piece of this kit');
         }
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Telling;
 
 use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Step\PlannedStep;
 
 /** Where each caution is said whole, and where a mark is enough: once a session while nothing changes, some every time (handbook 5). */
@@ -34,6 +35,19 @@ final class CautionRound
             }
             $this->byStep[$planned->step->key] = [$whole, $again];
         }
+    }
+
+    /**
+     * At the bench: what was said of the coat just sprayed is not read again.
+     *
+     * @param  list<PlannedStep>  $steps  by time
+     */
+    public static function atTheBench(array $steps, Context $context): self
+    {
+        $last = $context->surface->lastSprayed();
+        $product = $last === null || ($steps[0]->startEpoch ?? 0) - $last[1] > self::PAUSE ? null : $context->shelf->find($last[0]);
+
+        return new self($steps, $context->kit, $product === null ? [] : Cautions::ofSpraying($product));
     }
 
     /** @return list<string> */

@@ -130,4 +130,26 @@ final class EditsTest extends TestCase
             self::assertGreaterThan(1, count($about->positions), $question);
         }
     }
+
+    public function test_what_steers_by_a_thing_that_is_not_there_is_refused_with_the_nearest(): void
+    {
+        $build = new Build(['kit' => ['parts' => ['hull' => 'styrene'], 'colours' => ['grey' => 'sea grey'], 'areas' => ['side' => ['part' => 'hull', 'colour' => 'grey']]]]);
+        [$hull, $grey, $nobody] = [$build->id('hull'), $build->id('grey'), Id::from('nobody')];
+        foreach ([
+            'edits[0].value.target' => ['pins', ['operation' => 'gloss', 'target' => $nobody], 'name areas'],
+            'edits[0].value.first' => ['orders', ['first' => "{$hull}/coulour/{$grey}/1", 'then' => "{$hull}/prime/all/1"], 'the nearest is colour'],
+            'edits[0].value.then' => ['orders', ['first' => "{$hull}/prime/all/1", 'then' => "{$nobody}/colour/{$grey}/1"], 'a step of the plan'],
+            'edits[0].value.step' => ['notBefore', ['step' => 'soon', 'at' => '2026-03-04T19:00:00Z'], 'a step of the plan'],
+        ] as $path => [$list, $thing, $right]) {
+            try {
+                $build->kit->apply([Edit::add($list, ['id' => Id::from('it'), ...$thing])]);
+                self::fail("{$path} was taken");
+            } catch (BadDocument $bad) {
+                self::assertSame($path, $bad->problems[0]->path);
+                self::assertStringContainsString($right, $bad->problems[0]->right);
+            }
+        }
+        $taken = $build->kit->apply([Edit::add('orders', ['id' => Id::from('it'), 'first' => "{$hull}/prime/all/1", 'then' => "{$hull}/colour/{$grey}/1"]), Edit::add('notBefore', ['id' => Id::from('then'), 'step' => Id::from('a gun').'/rinse/gun/1', 'at' => '2026-03-04T19:00:00Z'])]);
+        self::assertCount(2, [...$taken->orders, ...$taken->notBefore], 'what is there is taken');
+    }
 }

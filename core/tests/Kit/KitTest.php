@@ -75,7 +75,6 @@ final class KitTest extends TestCase
         yield 'no scale' => [static fn (array $k): array => [...$k, 'scale' => 'big'], 'scale', 'is not a number in range'];
         yield 'unknown substrate' => [$set('parts', 'substrate', 'cheese'), 'parts[0].substrate', 'which is not known'];
         yield 'misspelt field' => [$set('parts', 'frgile', true), 'parts[0].frgile', 'is not a field here'];
-        yield 'pin on nothing' => [$add('pins', ['id' => Id::from('pin'), 'operation' => 'gloss', 'target' => Id::from('x')]), 'pins[0].target', 'which is not in the kit'];
         yield 'before what is none' => [$add('inserted', ['id' => Id::from('step'), 'operation' => 'inspect', 'targets' => [Id::from('x')], 'title' => 'Look', 'before' => 'coulour/x']), 'inserted[0].before', 'coulour, which is none'];
         yield 'area of no part' => [$set('areas', 'part', Id::from('x')), 'areas[0].part', 'which is not in the kit'];
         yield 'bad id' => [$set('areas', 'id', 'side'), 'areas[0].id', 'is not an id'];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule\Bench;
 
 use AmberStep\Core\Document\Instant;
+use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
@@ -63,7 +64,7 @@ final class TooEarly implements Judges
                 default => Severity::Stop,
             },
             $over ? 'It was done early: look at it' : 'Was done too early on '.$where,
-            sprintf('%s went on %s at %s, while %s (%s) forbade %s until %s.', ucfirst(str_replace('-', ' ', $breach->what)), $where, $at, $breach->because, self::word($breach->kind), $breach->kind->forbids(), $until),
+            sprintf('%s at %s, while %s (%s) forbade %s until %s.', self::done($breach, $context), $at, $breach->because, self::word($breach->kind), $breach->kind->forbids(), $until),
             $targets, [], $fixes, rests: $breach->eventId,
         );
     }
@@ -76,6 +77,14 @@ final class TooEarly implements Judges
         $at = Instant::wall($breach->atEpoch, $outlook->context->nowEpoch, $outlook->context->kit->zone);
 
         return new Finding($breach->rule, $said->severity, "Was done: {$said->title}", "{$said->why} That was {$at}.", $targets, [], $areas === [] ? [] : [Say::look($outlook, $key, [$areas[0]], $said->remedy, WaitKind::TouchDry)], rests: $breach->eventId);
+    }
+
+    /** What was done, and to what: the hold may stand on something it hangs on. */
+    private static function done(Breach $breach, Context $context): string
+    {
+        $to = in_array($breach->heldTarget, $breach->targets, true) || $breach->targets === [] ? $breach->heldTarget : $breach->targets[0];
+
+        return ucfirst(str_replace('-', ' ', $breach->what)).(isset($context->kit->jointsById[$to]) ? ' was done on ' : ' went on ').$context->nameOf($to);
     }
 
     private static function word(HoldKind $kind): string
