@@ -56,7 +56,7 @@ final class GlueChoice
             Glue::SlowCement => 'A thin line on one face, inside edge, parts together at once; press until a bead shows.',
             Glue::Superglue => 'From the tip of a wire, a drop the size of a pinhead; clamp nothing, hold 20 s.',
             Glue::ClearGlue => 'A thin line from a pointed stick, parts in, a damp bud for what is too much.',
-            Glue::Epoxy => 'Equal beads, stirred a full minute on card; it is worked for five, and runs while it is warm.',
+            Glue::Epoxy => 'Equal beads, stirred a full minute on card; it is worked for five minutes.',
         };
     }
 

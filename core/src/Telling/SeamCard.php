@@ -9,7 +9,7 @@ use AmberStep\Core\Kit\Place;
 use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Material\Filler;
 use AmberStep\Core\Material\FillerAdvice;
-use AmberStep\Core\Material\Glue;
+use AmberStep\Core\Material\GlueChoice;
 use AmberStep\Core\Material\Grit;
 use AmberStep\Core\Seam\Ladder;
 use AmberStep\Core\Seam\Sanding;
@@ -40,16 +40,8 @@ final class SeamCard
             return [];
         }
         $glue = $joint->glue;
-        $dose = match ($glue) {
-            Glue::ThinCement => 'Hold it closed and touch a loaded brush to the joint every 2 cm: it is drawn in. Not under a finger or a clamp, it creeps there.',
-            Glue::SlowCement => 'A thin bead on one face, wait half a minute, close, and press until a fine line comes out. It is moved for some minutes.',
-            Glue::Superglue => 'A drop the size of a pinhead for each centimetre, from a wire. It grips in seconds: put it where it belongs first.',
-            Glue::ClearGlue => 'A thread along the edge with a cocktail stick; ten minutes to put it right. What comes out is wiped off with a damp bud.',
-            Glue::Epoxy => 'Equal parts, mixed for a minute, a film on both faces; worked for about five minutes. It runs while it is warm: keep it level.',
-        };
-        $handled = $glue->handleMinutes();
 
-        return [$dose, sprintf('Let go after %d min, full strength after %d h (20 °C).', $handled, intdiv($glue->fullMinutes(), 60))];
+        return [GlueChoice::dose($glue), ...GlueChoice::lookOut($glue), sprintf('Let go after %d min, full strength after %d h (20 °C).', $glue->handleMinutes(), intdiv($glue->fullMinutes(), 60))];
     }
 
     /** @return list<string> */

@@ -15,6 +15,7 @@ use AmberStep\Core\Step\Breach;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Misdeed;
 use AmberStep\Core\Work\HoldKind;
+use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
 #[Says(
@@ -84,7 +85,10 @@ final class TooEarly implements Judges
     {
         $to = in_array($breach->heldTarget, $breach->targets, true) || $breach->targets === [] ? $breach->heldTarget : $breach->targets[0];
 
-        return ucfirst(str_replace('-', ' ', $breach->what)).(isset($context->kit->jointsById[$to]) ? ' was done on ' : ' went on ').$context->nameOf($to);
+        $operation = Operation::tryFrom($breach->what);
+        $laid = $operation?->leavesLayer() === true || $operation === Operation::Mask;
+
+        return ucfirst(str_replace('-', ' ', $breach->what)).($laid ? ' went on ' : ' was done on ').$context->nameOf($to);
     }
 
     private static function word(HoldKind $kind): string
