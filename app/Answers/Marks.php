@@ -8,8 +8,11 @@ use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\EventKind;
 use App\Clock\BenchClock;
 use App\Models\Event;
+use App\Models\Gun;
+use App\Models\Hint;
 use App\Models\Product;
 use App\Models\Reading;
+use App\Models\SessionDate;
 use App\Models\Setting;
 use Illuminate\Support\Facades\DB;
 
@@ -29,6 +32,22 @@ final readonly class Marks
         }
 
         return $marks;
+    }
+
+    /**
+     * What bears on when anything is done: all builds in their order, and what the search found for them.
+     *
+     * @param  array<string, string>  $marks  of the builds, in the user's order
+     */
+    private static function ofTimes(array $marks): string
+    {
+        return hash('xxh64', (string) json_encode([$marks, Hint::query()->whereKey(Hint::ONLY)->value('at')]));
+    }
+
+    /** A mark with all that bears on times. */
+    public function withTimes(string $mark): string
+    {
+        return $mark.'/'.self::ofTimes($this->ofBuilds());
     }
 
     /** @return string|null null where there is no such build */
@@ -54,6 +73,7 @@ final readonly class Marks
             (string) Setting::query()->where('name', '!=', BenchClock::TESTING)->orderBy('name')->get(['name', 'value'])->toJson(),
             Product::query()->count(), Product::query()->max('position'),
             Reading::query()->max('id'),
+            SessionDate::query()->orderBy('date')->get()->toJson(), Gun::query()->orderBy('position')->get()->toJson(),
             self::experience(),
             self::code(),
         ]));

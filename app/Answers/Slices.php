@@ -41,16 +41,17 @@ final readonly class Slices
     /**
      * @param  string  $slice  one of ALL
      * @param  int|null  $minutes  somebody is at the bench for so long
+     * @param  callable(int): list<array<string, mixed>>  $beside  lines of the other builds that begin before a moment
      * @return array<string, mixed>
      */
-    public function of(string $slice, Plan $plan, LoadedBuild $loaded, ?int $minutes): array
+    public function of(string $slice, Plan $plan, LoadedBuild $loaded, ?int $minutes, callable $beside): array
     {
         $kit = $loaded->kit;
         $context = $plan->context;
         $name = ['build' => KitPresenter::name($loaded)];
 
         return match ($slice) {
-            'bench' => $name + BenchPresenter::bench($plan, $minutes ?? self::USUAL_MINUTES),
+            'bench' => $name + BenchPresenter::bench($plan, $minutes ?? self::USUAL_MINUTES, $beside($plan->nowEpoch + 60 * ($minutes ?? self::USUAL_MINUTES))),
             'frame' => self::frame($plan, $loaded),
             'plan' => $name + PlanPresenter::plan($plan) + $this->undoable($loaded),
             'find' => $name + ['things' => FindPresenter::things($plan)],

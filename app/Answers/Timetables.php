@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Answers;
 
 use AmberStep\Core\Document\BadDocument;
-use AmberStep\Core\Plan\Compiler;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Plan\Problem;
 use App\Clock\BenchClock;
@@ -24,7 +23,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
  */
 final readonly class Timetables
 {
-    public function __construct(private Store $store, private Marks $marks, private Problems $problems, private Slices $slices, private ShelfRepository $shelf, private RoomSource $rooms, private Settings $settings, private BenchClock $clock)
+    public function __construct(private Store $store, private Marks $marks, private Problems $problems, private Slices $slices, private Together $together, private ShelfRepository $shelf, private RoomSource $rooms, private Settings $settings, private BenchClock $clock)
     {
     }
 
@@ -52,29 +51,31 @@ final readonly class Timetables
     public function sheet(string $build, int $minutes): Kept
     {
         return $this->remember($build, "sheet/{$minutes}", function (LoadedBuild $loaded, Problem $problem) use ($minutes): array {
-            $plan = Compiler::ofTheTrade()->plan($problem, $this->settings->calendar($loaded->kit->zone)->atBench($problem->context->nowEpoch, $minutes));
+            $shared = $this->together->plan($loaded, $problem, $this->marks->ofBuilds(), [$problem->context->nowEpoch, $minutes]);
 
-            return [['build' => KitPresenter::name($loaded)] + BenchPresenter::sheet($plan, $minutes), min($this->dayUntil($plan), $plan->validUntil)];
-        });
+            return [['build' => KitPresenter::name($loaded)] + BenchPresenter::sheet($shared->plan, $minutes), min($this->dayUntil($shared->plan), $shared->plan->validUntil)];
+        }, times: true);
     }
 
     /**
      * What rests on the problem of a build, or on less, and on no time but the day.
      *
      * @param  callable(LoadedBuild, Problem): (array<string, mixed>|array{array<string, mixed>, int})  $work  the answer, and until when it holds if that is before the day ends
+     * @param  bool  $times  it tells when things are done: all builds bear on it
      *
      * @throws NotFoundHttpException where there is no such build
      */
-    public function remember(string $build, string $name, callable $work): Kept
+    public function remember(string $build, string $name, callable $work, bool $times = false): Kept
     {
         $mark = $this->mark($build);
+        $rests = $times ? $this->marks->withTimes($mark) : $mark;
         $now = $this->clock->epoch();
         $kept = $this->store->get($build, $name);
-        if ($kept === null || ! $kept->holds($mark, $now)) {
+        if ($kept === null || ! $kept->holds($rests, $now)) {
             [$loaded, $problem] = $this->problems->of($build, $mark) ?? throw new NotFoundHttpException;
             $made = $work($loaded, $problem);
             [$data, $until] = array_is_list($made) ? $made : [$made, self::midnight($problem->context->kit->zone, $now)];
-            $kept = new Kept($mark, $now, $until, 0, null, Packed::of($data));
+            $kept = new Kept($rests, $now, $until, 0, null, Packed::of($data));
             $this->store->put($build, $name, $kept);
         }
 
@@ -116,7 +117,7 @@ final readonly class Timetables
     private function kept(string $build, string $mark, string $slice, ?int $minutes): Kept
     {
         $kept = $this->store->slice($build, $slice);
-        if ($kept !== null && $this->serves($kept, $mark, $minutes)) {
+        if ($kept !== null && $this->serves($kept, $this->restsOn($slice, $mark), $minutes)) {
             return $kept;
         }
 
@@ -127,12 +128,12 @@ final readonly class Timetables
             $mark = $this->mark($build);
             $kept = $this->store->slice($build, $slice);
 
-            if ($kept !== null && $this->serves($kept, $mark, $minutes)) {
+            if ($kept !== null && $this->serves($kept, $this->restsOn($slice, $mark), $minutes)) {
                 return $kept;
             }
             $last = $this->store->slice($build, 'bench');
 
-            return $this->compile($build, $mark, $slice, $this->session($last, $minutes), ($last->serial ?? 0) + 1, $later);
+            return $this->compile($build, $mark, $slice, $this->together->session($minutes), ($last->serial ?? 0) + 1, $later);
         });
     }
 
@@ -141,22 +142,10 @@ final readonly class Timetables
         return $kept->holds($mark, $this->clock->epoch()) && ($minutes === null || ($kept->session[1] ?? null) === $minutes);
     }
 
-    /**
-     * Somebody is at the bench from now on, or still: where nobody said so, or their time is over, the calendar alone says.
-     *
-     * @return array{int, int}|null
-     */
-    private function session(?Kept $kept, ?int $minutes): ?array
+    /** What tells times rests on all builds. */
+    private function restsOn(string $slice, string $mark): string
     {
-        $now = $this->clock->epoch();
-        $asked = $kept?->session;
-        $runs = $asked !== null && $now >= $asked[0] && $now < $asked[0] + 60 * $asked[1];
-
-        return match (true) {
-            $runs && ($minutes === null || $asked[1] === $minutes) => $asked,
-            $minutes !== null => [$now, $minutes],
-            default => null,
-        };
+        return in_array($slice, Slices::TELLS_TIMES, true) ? $this->marks->withTimes($mark) : $mark;
     }
 
     /**
@@ -168,12 +157,13 @@ final readonly class Timetables
     private function compile(string $build, string $mark, string $asked, ?array $session, int $serial, callable $later): Kept
     {
         [$loaded, $problem] = $this->problems->of($build, $mark) ?? throw new NotFoundHttpException;
-        $calendar = $this->settings->calendar($loaded->kit->zone);
-        $plan = Compiler::ofTheTrade()->plan($problem, $session === null ? $calendar : $calendar->atBench(...$session));
-        $made = function (string $slice) use ($plan, $loaded, $mark, $session, $serial): Kept {
+        $marks = $this->marks->ofBuilds();
+        $shared = $this->together->plan($loaded, $problem, $marks, $session);
+        $plan = $shared->plan;
+        $made = function (string $slice) use ($shared, $plan, $loaded, $mark, $session, $serial): Kept {
             $until = min($this->dayUntil($plan), in_array($slice, Slices::TELLS_TIMES, true) ? $plan->validUntil : $plan->holdsUntil);
 
-            return new Kept($mark, $plan->nowEpoch, $until, $serial, $session, Packed::of($this->slices->of($slice, $plan, $loaded, $session[1] ?? null)));
+            return new Kept($this->restsOn($slice, $mark), $plan->nowEpoch, $until, $serial, $session, Packed::of($this->slices->of($slice, $plan, $loaded, $session[1] ?? null, $shared->before(...))));
         };
         $first = [];
         foreach (array_unique([...Slices::FIRST, $asked]) as $slice) {
@@ -186,6 +176,7 @@ final readonly class Timetables
                 $rest[$slice] = $made($slice);
             }
             $this->store->putTogether($build, $rest, rest: true);
+            $this->together->keep($loaded->id, $mark, $problem, $shared);
         });
 
         return $first[$asked];

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Build;
 
 use App\Models\Change;
+use App\Repositories\Evenings;
+use App\Repositories\Guns;
 use App\Repositories\House;
 use App\Repositories\Ledger;
 use App\Repositories\ShelfRepository;
@@ -13,7 +15,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** Takes back what was changed that belongs to no build: by whom it belongs to. */
 final readonly class Undo
 {
-    public function __construct(private ShelfRepository $shelf, private House $house, private Row $row)
+    public function __construct(private ShelfRepository $shelf, private House $house, private Row $row, private Evenings $evenings, private Guns $guns)
     {
     }
 
@@ -27,6 +29,8 @@ final readonly class Undo
         return match (Change::query()->whereKey($changeId)->value('scope')) {
             Ledger::SHELF => Applied::of($this->shelf->undo($changeId)),
             Ledger::HOUSE => Applied::of($this->house->undo($changeId)),
+            Ledger::CALENDAR => Applied::of($this->evenings->undo($changeId)),
+            Ledger::GUNS => Applied::of($this->guns->undo($changeId)),
             Ledger::BUILDS => $this->row->undo($changeId),
             default => throw new NotFoundHttpException,
         };

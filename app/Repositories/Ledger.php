@@ -21,6 +21,10 @@ final readonly class Ledger
 
     public const BUILDS = 'builds';
 
+    public const CALENDAR = 'calendar';
+
+    public const GUNS = 'guns';
+
     public function __construct(private BenchClock $clock)
     {
     }

@@ -9,6 +9,7 @@ use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Timing\Calendar;
+use App\Models\SessionDate;
 use App\Models\Setting;
 use DateTimeZone;
 use Illuminate\Support\Facades\DB;
@@ -23,14 +24,15 @@ final class Settings
     public function calendar(DateTimeZone $zone): Calendar
     {
         $value = $this->value('calendar');
-        if ($value === []) {
-            return Calendar::usual($zone);
-        }
         $problems = new Problems;
-        $calendar = Calendar::read(Reader::of($value, 'calendar', $problems), $zone);
+        $calendar = $value === [] ? Calendar::usual($zone) : Calendar::read(Reader::of($value, 'calendar', $problems), $zone);
         $problems->throwIfAny();
+        $dates = [];
+        foreach (SessionDate::query()->get()->all() as $row) {
+            $dates[$row->date] = array_map(static fn (array $s): array => [$s['from'], $s['until']], $row->sessions);
+        }
 
-        return $calendar;
+        return $calendar->with($dates);
     }
 
     public function house(): HouseRules

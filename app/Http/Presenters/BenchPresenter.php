@@ -14,13 +14,15 @@ use AmberStep\Core\Telling\CautionRound;
 /** The bench: the one thing to do now, what follows in the minutes there are, and what to keep hands off. */
 final class BenchPresenter
 {
-    /** @return array<string, mixed> */
-    public static function bench(Plan $plan, int $minutes): array
+    /**
+     * @param  list<array<string, mixed>>  $beside  lines of the other builds, of the minutes there are
+     * @return array<string, mixed>
+     */
+    public static function bench(Plan $plan, int $minutes, array $beside = []): array
     {
         $now = $plan->now();
-        $until = $plan->nowEpoch + 60 * $minutes;
-        $tonight = array_values(array_filter($plan->atTheBench(), static fn (PlannedStep $p): bool => $p->startEpoch < $until));
-        $busy = array_sum(array_map(static fn (PlannedStep $p): float => $p->minutes, $tonight));
+        $follows = self::tonight($plan, $minutes, $beside);
+        $busy = array_sum(array_map(static fn (array $line): float => is_numeric($line['minutes']) ? (float) $line['minutes'] : 0, $follows));
 
         return [
             'now' => Time::utc($plan->nowEpoch),
@@ -28,7 +30,8 @@ final class BenchPresenter
             'current' => $now === null ? null : StepPresenter::whole($now, $plan),
             'closesAt' => Time::utc($now?->closesAt($plan->nowEpoch)?->fromEpoch),
             'finished' => $plan->left === [],
-            'follows' => array_map(static fn (PlannedStep $p): array => StepPresenter::line($p, $plan), $tonight),
+            'follows' => $follows,
+            'takeUp' => ($follows[0]['buildId'] ?? null) === null || ($follows[0]['start'] ?? '') > Time::utc($plan->nowEpoch) ? null : $follows[0],
             'idleMinutes' => max(0, (int) round($minutes - $busy)),
             'opensNext' => self::opensNext($plan),
             'handsOff' => self::handsOff($plan, $now),
@@ -39,6 +42,20 @@ final class BenchPresenter
             'faultPlaces' => self::faultPlaces($plan),
             'finish' => Time::utc($plan->finishEpoch()),
         ];
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $beside
+     * @return list<array<string, mixed>> what the hands do in the minutes there are, of all builds, by time
+     */
+    private static function tonight(Plan $plan, int $minutes, array $beside): array
+    {
+        $until = $plan->nowEpoch + 60 * $minutes;
+        $own = array_filter($plan->atTheBench(), static fn (PlannedStep $p): bool => $p->startEpoch < $until);
+        $all = [...array_map(static fn (PlannedStep $p): array => [...StepPresenter::line($p, $plan), 'buildId' => null, 'build' => null], $own), ...$beside];
+        usort($all, static fn (array $a, array $b): int => $a['start'] <=> $b['start']);
+
+        return $all;
     }
 
     /** @return list<array<string, mixed>> where a fault may be reported, at any time: each area, and the coats that lie on it */

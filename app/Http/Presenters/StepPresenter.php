@@ -7,7 +7,8 @@ namespace App\Http\Presenters;
 use AmberStep\Core\Booklet\ColourLists;
 use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Document\Names;
-use AmberStep\Core\Plan\GunCare;
+use AmberStep\Core\Timing\InGuns;
+use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Spray\SetUp;
 use AmberStep\Core\Step\Constraint;
@@ -30,24 +31,31 @@ final class StepPresenter
     /** @return array<string, mixed> the line of it: for lists and strips */
     public static function line(PlannedStep $planned, Plan $plan): array
     {
-        $step = $planned->step;
+        return [...self::told($planned->step, $plan->context), ...self::times($planned->startEpoch, $planned->endEpoch, $planned->minutes)];
+    }
 
+    /** @return array<string, mixed> of the line what no time bears on */
+    public static function told(Step $step, Context $context): array
+    {
         return [
             'key' => $step->key,
-            'title' => Words::title($step, $plan->context),
-            'where' => Words::where($step, $plan->context),
+            'title' => Words::title($step, $context),
+            'where' => Words::where($step, $context),
             'pieceId' => $step->pieceId,
-            'piece' => $plan->context->pieceName($step->pieceId),
+            'piece' => $context->pieceName($step->pieceId),
             'operation' => $step->operation->value,
             'n' => $step->n,
             'of' => $step->of,
-            'swatch' => self::swatch($step, $plan),
+            'swatch' => self::swatch($step, $context),
             'sprays' => $step->operation->sprays(),
-            'start' => Time::utc($planned->startEpoch),
-            'end' => Time::utc($planned->endEpoch),
-            'minutes' => round($planned->minutes, 1),
             'remedy' => $step->isRemedy(),
         ];
+    }
+
+    /** @return array{start: string|null, end: string|null, minutes: float} */
+    public static function times(int $startEpoch, int $endEpoch, float $minutes): array
+    {
+        return ['start' => Time::utc($startEpoch), 'end' => Time::utc($endEpoch), 'minutes' => round($minutes, 1)];
     }
 
     /**
@@ -182,7 +190,7 @@ final class StepPresenter
     {
         $last = $plan->context->surface->lastSprayed();
 
-        return $last !== null && $step->operation->sprays() && $step->product?->id === $last[0] && $plan->nowEpoch - $last[1] < GunCare::STAYS_IN_THE_GUN
+        return $last !== null && $step->operation->sprays() && $step->product?->id === $last[0] && $plan->nowEpoch - $last[1] < InGuns::STAYS
             ? [$step->product->name.' is in the gun since '.Instant::wall($last[1], $plan->nowEpoch, $plan->context->kit->zone).': going on with it saves a rinse.'] : [];
     }
 
@@ -216,10 +224,10 @@ final class StepPresenter
         return array_slice($said, 0, 3);
     }
 
-    private static function swatch(Step $step, Plan $plan): ?string
+    private static function swatch(Step $step, Context $context): ?string
     {
-        $colour = $plan->context->kit->colour($step->counted());
+        $colour = $context->kit->colour($step->counted());
 
-        return $step->product->swatch ?? $plan->context->shelf->find($colour?->product)?->swatch;
+        return $step->product->swatch ?? $context->shelf->find($colour?->product)?->swatch;
     }
 }

@@ -40,9 +40,9 @@ final class Minutes
             Operation::Mask => self::mask($step, $kit, $house),
             Operation::Unmask => 0.5 * count($step->targets),
             Operation::Flat, Operation::Abrade, Operation::Scrape => 10,
-            Operation::Rinse => 5,
+            Operation::Rinse => self::RINSE,
             Operation::Mix => Batch::MINUTES,
-            Operation::Strip => 20,
+            Operation::Strip => self::STRIP,
             Operation::Test => 6,
             Operation::TouchUp => 4,
             Operation::Wipe => 1 + self::copies($step, $kit),
@@ -51,6 +51,10 @@ final class Minutes
             default => SetUp::of($step, $kit, $house, $uses)?->minutes() ?? 5,
         };
     }
+
+    public const RINSE = 5;
+
+    public const STRIP = 20;
 
     /** Warm water, soap and rinsing, however many pieces go through it. */
     public const WATER = 10;

@@ -104,7 +104,7 @@ final class Fold
             return;
         }
         if ($operation->cleansTheGun()) {
-            $this->surface->gunCleanedAt = $event->atEpoch;
+            $this->surface->gunCleaned[(string) $event->product] = $event->atEpoch;
             $this->surface->cleanings[(string) $event->product] = ($this->surface->cleanings[(string) $event->product] ?? 0) + 1;
 
             return;

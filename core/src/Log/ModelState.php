@@ -54,7 +54,8 @@ final class ModelState
     /** @var array<string, list<array{string, string}>> where parts were fitted, in words, and the event, by part */
     public array $fitted = [];
 
-    public ?int $gunCleanedAt = null;
+    /** @var array<string, int> when a gun was last cleaned, by the product that was in it */
+    public array $gunCleaned = [];
 
     public Learned $learned;
 
@@ -129,15 +130,27 @@ final class ModelState
      */
     public function lastSprayed(): ?array
     {
-        $last = null;
+        return $this->sprayed()[0] ?? null;
+    }
+
+    /** @return list<array{string, int, string, Family}> what was sprayed with a gun and not cleaned out of it since, the last first: product, when, area, family */
+    public function sprayed(): array
+    {
+        $last = [];
         foreach ($this->areas as $id => $state) {
             $top = $state->top();
-            if ($top?->product !== null && $top->product->family !== Family::Aerosol && $top->operation->sprays() && ($last === null || $top->lastCoat()->atEpoch > $last[1])) {
-                $last = [$top->product->id, $top->lastCoat()->atEpoch, (string) $id, $top->product->family];
+            if ($top?->product === null || $top->product->family === Family::Aerosol || ! $top->operation->sprays()) {
+                continue;
+            }
+            $product = $top->product->id;
+            $at = $top->lastCoat()->atEpoch;
+            if ($at > ($last[$product][1] ?? max($this->gunCleaned[$product] ?? 0, $this->gunCleaned[''] ?? 0))) {
+                $last[$product] = [$product, $at, (string) $id, $top->product->family];
             }
         }
+        usort($last, static fn (array $a, array $b): int => $b[1] <=> $a[1]);
 
-        return $last !== null && $last[1] > ($this->gunCleanedAt ?? 0) ? $last : null;
+        return $last;
     }
 
     public function faultClosed(string $eventId): void

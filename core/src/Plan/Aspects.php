@@ -51,9 +51,9 @@ final readonly class Aspects
             return new Aspect(AspectKind::Hold, $key, $hold->fromEpoch, $planned->openFrom($this->nowEpoch), $hold->because, $hold);
         }
         if ($planned->step->operation->sprays()) {
-            $trouble = $this->room->limits->trouble($this->room->now(), Moments::isGloss($planned->step));
+            $trouble = $this->room->limits->trouble($this->room->now(), Harvest::isGloss($planned->step));
             if ($trouble !== null) {
-                $fit = $this->room->fitFrom($this->nowEpoch, Moments::isGloss($planned->step));
+                $fit = $this->room->fitFrom($this->nowEpoch, Harvest::isGloss($planned->step));
 
                 return $fit === null ? new Aspect(AspectKind::Shut, $key, because: $trouble)
                     : new Aspect(AspectKind::Hold, $key, $this->nowEpoch, $fit, $trouble, new Hold(HoldKind::Room, $planned->step->pieceId, $this->nowEpoch, $fit, 'room', $trouble));

@@ -6,10 +6,11 @@ namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\RuleBook;
-use AmberStep\Core\Rule\World;
 use AmberStep\Core\Timing\Calendar;
+use AmberStep\Core\Timing\Hints;
+use AmberStep\Core\Timing\Timed;
 
-/** From a problem to a plan in somebody's time. Deterministic: same input, same plan, to the byte. */
+/** From problems to plans in somebody's time. Deterministic: same input, same plan, to the byte. */
 final readonly class Compiler
 {
     public function __construct(public RuleBook $rules)
@@ -24,17 +25,43 @@ final readonly class Compiler
     /** One problem may be put into several calendars: it stays as it is. */
     public function plan(Problem $problem, Calendar $calendar): Plan
     {
-        $context = $problem->context;
-        $world = new World($context->kit, $context->house, $context->breakdown, clone $context->surface, $problem->waits, $context->nowEpoch);
-        $scheduler = new Scheduler($context, $world, $this->rules, $problem->sequence, $calendar, $context->room);
-        $planned = $scheduler->run($problem->left);
-        $outlook = new Outlook($context, $planned, $world->surface, $problem->waits, $problem->breaches, $problem->sequence->circles);
+        return $this->plans([$problem], $calendar, $problem->context->nowEpoch)->byBuild[0];
+    }
+
+    /**
+     * Several builds in one time.
+     *
+     * @param  array<array-key, Problem|Neighbour>  $builds  in the user's order, one problem at least; of neighbours no plan is made
+     * @param  int  $guns  that the user has, 1 or more
+     */
+    public function plans(array $builds, Calendar $calendar, int $nowEpoch, int $guns = 1, Hints $hints = new Hints): Plans
+    {
+        $timetable = new Timetable($builds, $this->rules, $calendar, $nowEpoch, $guns, $hints);
+        $gun = $timetable->atTheGun();
+        $plans = [];
+        foreach ($timetable->threads as $id => $thread) {
+            $plans[$id] = $this->judged($thread, $timetable->planned[$id] ?? [], $gun->cleaning((string) $id), $gun->cups((string) $id), $calendar, $timetable->timed);
+        }
+
+        return new Plans($plans, $timetable, $gun);
+    }
+
+    /**
+     * @param  array<string, \AmberStep\Core\Step\PlannedStep>  $planned
+     * @param  list<\AmberStep\Core\Step\PlannedStep>  $cleaning
+     * @param  list<\AmberStep\Core\Step\PlannedStep>  $cups
+     */
+    private function judged(Thread $thread, array $planned, array $cleaning, array $cups, Calendar $calendar, Timed $timed): Plan
+    {
+        $context = $thread->context;
+        $problem = $thread->problem;
+        $outlook = new Outlook($context, $planned, $thread->world->surface, $problem->waits, $problem->breaches, $problem->sequence->circles);
         $aspects = new Aspects($context, $planned, $context->room, $context->nowEpoch);
         $validity = new Validity($context, $calendar);
 
         return new Plan(
             $context, $planned, (new Judgement($this->rules))->findings($outlook), $aspects->ofPieces(), (new HoldLine($context, $aspects))->running($planned, $context->nowEpoch),
-            $context->nowEpoch, $world->surface, $scheduler->cleaning(), $scheduler->cups(), $validity->ofTimes($planned), $validity->ofHolds($planned),
+            $context->nowEpoch, $thread->world->surface, $cleaning, $cups, $validity->ofTimes($planned, $timed), $validity->ofHolds($planned),
         );
     }
 }

@@ -44,12 +44,6 @@ final class CupCare
     /** @var list<PlannedCup> */
     private array $planned = [];
 
-    /** @var array<string, int> when a planned one was last sprayed out of, by product */
-    private array $used = [];
-
-    /** @var array<string, PlannedCup> the one in use, by product */
-    private array $inUse = [];
-
     public function __construct(private readonly Context $context, private readonly Room $room)
     {
         foreach ($context->surface->mixes as $mix) {
@@ -77,50 +71,39 @@ final class CupCare
         }
     }
 
-    /** Whether it has to be mixed before a spraying at a moment; what is in the gun already is not asked about. */
-    public function isDueBefore(Step $step, int $atEpoch): bool
+    /** A cup as it was timed: the coat it is mixed for follows at once. */
+    public function mix(Product $product, string $pieceId, int $startEpoch, int $endEpoch): PlannedCup
     {
-        if (! $step->operation->sprays() || $step->product === null || $step->product->family === Family::Aerosol) {
-            return false;
-        }
-        $id = $step->product->id;
-        $mixed = $this->mixed[$id] ?? null;
-        $lives = $mixed === null || ! isset($this->inUse[$id]) ? null : $this->lives($step->product, $mixed);
-
-        return match (true) {
-            $mixed === null => true,
-            // One mix is planned for a session: where it dies before its end, rule pot-life says so. After a pause as
-            // long as its life nobody counts on it.
-            $lives !== null => $atEpoch - ($this->used[$id] ?? $mixed) >= 60 * $lives,
-            default => $atEpoch - $mixed > $this->keepsSeconds($step->product, $mixed),
-        };
-    }
-
-    /** @return int when it is mixed: the coat follows at once */
-    public function mix(Step $step, int $startEpoch, int $endEpoch): int
-    {
-        $product = $step->product ?? throw new \LogicException('only a paint is mixed');
         $n = $this->count[$product->id] = ($this->count[$product->id] ?? 0) + 1;
-        $this->planned[] = $this->inUse[$product->id] = new PlannedCup(new Jar($product, $this->stirred[$product->id] ?? null), $n, $step->pieceId, $startEpoch, $endEpoch);
-        $this->mixed[$product->id] = $this->stirred[$product->id] = $endEpoch;
-        $this->keeps[$product->id] = null;
+        $cup = new PlannedCup(new Jar($product, $this->stirred[$product->id] ?? null), $n, $pieceId, $startEpoch, $endEpoch);
+        $this->stirred[$product->id] = $endEpoch;
 
-        return $endEpoch;
+        return $this->planned[] = $cup;
     }
 
-    public function sprayed(Step $step, int $endEpoch): void
+    /** @return int|null when what stands mixed of a paint was mixed; null: nothing stands */
+    public function mixedAt(Product $product): ?int
     {
-        $cup = $this->inUse[$step->product->id ?? ''] ?? null;
-        $need = $cup === null || ! $step->operation->sprays() ? null : SetUp::of($step, $this->context->kit, $this->context->house, $this->context->experience->uses)?->need;
-        if ($need !== null) {
-            $cup?->sprayed($step, $need);
-            $this->used[$step->product->id ?? ''] = $endEpoch;
-        }
+        return $this->mixed[$product->id] ?? null;
     }
 
-    public function cleaned(?Product $product): void
+    /** @return int seconds that one may stand from when it was mixed */
+    public function stands(Product $product): int
     {
-        ($this->inUse[$product->id ?? ''] ?? null)?->gunCleaned();
+        return (int) $this->keepsSeconds($product, $this->mixed[$product->id] ?? $this->context->nowEpoch);
+    }
+
+    /** @return int seconds one that is planned may stand; what sets, from when it was last sprayed out of: one mix is planned for a session, and where it dies before its end rule pot-life says so */
+    public function plannedKeeps(Product $product): int
+    {
+        $lives = $this->lives($product, $this->context->nowEpoch);
+
+        return $lives === null ? self::KEEPS : (int) (60 * $lives);
+    }
+
+    public function sets(Product $product): bool
+    {
+        return $this->lives($product, $this->context->nowEpoch) !== null;
     }
 
     /** @return list<PlannedStep> when each cup is mixed, in order */

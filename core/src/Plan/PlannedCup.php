@@ -29,11 +29,12 @@ final class PlannedCup
     {
     }
 
-    public function sprayed(Step $step, Need $need): void
+    /** @param  Step|null  $step  null: a coat of a build that is not looked into */
+    public function sprayed(?Step $step, Need $need, string $surface): void
     {
         $this->first ??= $step;
         $this->needs[] = $need;
-        $this->surfaces[implode(' ', $step->targets)] = $need->cm2;
+        $this->surfaces[$surface] = $need->cm2;
         $this->fillings += $this->gunIsEmpty ? 1 : 0;
         $this->gunIsEmpty = false;
     }

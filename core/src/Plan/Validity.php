@@ -7,6 +7,9 @@ namespace AmberStep\Core\Plan;
 use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Timing\Calendar;
+use AmberStep\Core\Timing\Dispatcher;
+use AmberStep\Core\Timing\InGuns;
+use AmberStep\Core\Timing\Timed;
 
 /**
  * Until when a plan holds if nobody does anything: before that moment the same steps come in the same order and the
@@ -36,11 +39,12 @@ final readonly class Validity
      * That, and which evening each step falls in.
      *
      * @param  array<string, PlannedStep>  $left
+     * @param  Timed  $timed  of all builds, with what is done at the guns
      * @return int the first moment at which a plan made anew may differ
      */
-    public function ofTimes(array $left): int
+    public function ofTimes(array $left, Timed $timed): int
     {
-        return min($this->ofHolds($left), $this->first([$this->lastToFit($left)]));
+        return min($this->ofHolds($left), $this->first([$this->lastToFit($timed)]));
     }
 
     /** @param  list<iterable<int>>  $all */
@@ -72,7 +76,7 @@ final readonly class Validity
                 yield $hold->untilEpoch;
                 yield $hold->fromEpoch;
                 if ($hold->isChance()) {
-                    yield $hold->fromEpoch - Chooser::CLOSING_SOON;
+                    yield $hold->fromEpoch - Dispatcher::CLOSING_SOON;
                 }
             }
         }
@@ -86,8 +90,8 @@ final readonly class Validity
     {
         $last = $this->context->surface->lastSprayed();
         if ($last !== null) {
-            yield $last[1] + GunCare::STAYS_IN_THE_GUN;
-            yield $last[1] + GunCare::CLEANED_UNSAID;
+            yield $last[1] + InGuns::STAYS;
+            yield $last[1] + InGuns::CLEANED_UNSAID;
         }
         yield from CupCare::runsOut($this->context);
     }
@@ -95,17 +99,21 @@ final readonly class Validity
     /**
      * With idle hands, what is planned for this session is done later and later, until the last of it does not fit.
      *
-     * @param  array<string, PlannedStep>  $left
      * @return iterable<int>
      */
-    private function lastToFit(array $left): iterable
+    private function lastToFit(Timed $timed): iterable
     {
         $now = $this->context->nowEpoch;
         $end = $this->calendar->endOfSession($now);
         $last = $now;
-        foreach ($left as $planned) {
-            if ($end !== null && $planned->startEpoch < $end) {
-                $last = max($last, min($planned->endEpoch, $end));
+        foreach ($timed->start as $i => $start) {
+            if ($end !== null && $start < $end) {
+                $last = max($last, min($timed->end[$i], $end));
+            }
+        }
+        foreach ($timed->gun as [, , $start, $until]) {
+            if ($end !== null && $start < $end) {
+                $last = max($last, min($until, $end));
             }
         }
         if ($end !== null) {

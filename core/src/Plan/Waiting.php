@@ -10,6 +10,7 @@ use AmberStep\Core\Step\Countdown;
 use AmberStep\Core\Step\Standing;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Step\Together;
+use AmberStep\Core\Timing\Tasks;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Strength;
 
@@ -73,6 +74,25 @@ final class Waiting implements Standing
     public function free(): array
     {
         return array_values(array_map(fn (string $key): int => $this->places[$key], array_keys(array_filter($this->open, static fn (int $n): bool => $n === 0))));
+    }
+
+    /** What waits for what, as arrays by place: before anything is done. */
+    public function into(Tasks $tasks): void
+    {
+        $tasks->open = array_values($this->open);
+        foreach ($this->unlocks as $key => $next) {
+            $tasks->unlocks[$this->places[$key]] = array_map(fn (string $one): int => $this->places[$one], $next);
+        }
+        $groups = [];
+        foreach ($this->counts as $key => $counts) {
+            foreach ($counts as $count) {
+                $groups[spl_object_id($count)] ??= [count($groups), $count];
+                $tasks->readies[$this->places[$key]][] = [$groups[spl_object_id($count)][0], $count->pieceOf($key)];
+            }
+        }
+        foreach ($groups as [$n, $count]) {
+            $tasks->groups[$n] = [$count->open(), $count->begin($this->places)];
+        }
     }
 
     public function reasons(string $key): array

@@ -18,8 +18,8 @@ final class RuleBook
     /** @var list<OrdersHolds> */
     public readonly array $holds;
 
-    /** @var list<HoldsPieces> */
-    public readonly array $handling;
+    /** @var list<ShutsGates> */
+    public readonly array $gates;
 
     /** @var list<Judges> */
     public readonly array $judges;
@@ -32,7 +32,7 @@ final class RuleBook
     {
         $this->orders = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof OrdersSteps));
         $this->holds = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof OrdersHolds));
-        $this->handling = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof HoldsPieces));
+        $this->gates = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof ShutsGates));
         $this->judges = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof Judges));
         $this->watching = array_values(array_filter($rules, static fn (Rule $r): bool => $r instanceof SeesDeeds));
     }

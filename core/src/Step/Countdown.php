@@ -19,6 +19,34 @@ final class Countdown
         }
     }
 
+    /** The piece one of them makes ready. */
+    public function pieceOf(string $key): string
+    {
+        return $this->together->ready[$key][0];
+    }
+
+    /** @return array<string, int> how much is left to be done to make each piece ready, by piece */
+    public function open(): array
+    {
+        return $this->open;
+    }
+
+    /**
+     * @param  array<string, int>  $places  by key
+     * @return array<int, string> the piece of each that begins and is left, by place
+     */
+    public function begin(array $places): array
+    {
+        $begin = [];
+        foreach ($this->together->begin as $key => $piece) {
+            if (isset($places[$key])) {
+                $begin[$places[$key]] = $piece;
+            }
+        }
+
+        return $begin;
+    }
+
     public function waits(string $key): bool
     {
         return count($this->open) > 1 || ($this->open !== [] && ! isset($this->open[$this->together->begin[$key]]));

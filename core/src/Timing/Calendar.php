@@ -19,10 +19,12 @@ final class Calendar
 
     private int $ends = 0;
 
+    private ?int $longest = null;
+
     /** Where somebody looked last. */
     private int $at = 0;
 
-    private const DAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
+    public const DAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
 
     /** Further than this nobody looks for a session. */
     private const DAYS_AHEAD = 60;
@@ -30,9 +32,18 @@ final class Calendar
     /** Minutes: work longer than this is begun in the first session and carried on. */
     public const LONGEST_SESSION = 240;
 
-    /** @param  array<string, list<array{int, int}>>  $sessions minutes of the day from and until, by weekday */
-    public function __construct(public readonly array $sessions, public readonly DateTimeZone $zone, public readonly ?int $atBenchUntilEpoch = null, public readonly ?int $nowEpoch = null)
+    /**
+     * @param  array<string, list<array{int, int}>>  $sessions minutes of the day from and until, by weekday
+     * @param  array<string, list<array{int, int}>>  $dates  single dates that are otherwise, such as 2026-03-07; none: away
+     */
+    public function __construct(public readonly array $sessions, public readonly DateTimeZone $zone, public readonly ?int $atBenchUntilEpoch = null, public readonly ?int $nowEpoch = null, public readonly array $dates = [])
     {
+    }
+
+    /** @param  array<string, list<array{int, int}>>  $dates  as above */
+    public function with(array $dates): self
+    {
+        return new self($this->sessions, $this->zone, $this->atBenchUntilEpoch, $this->nowEpoch, $dates);
     }
 
     /** Weekdays 19:00 to 21:00, Saturday 10:00 to 16:00. */
@@ -64,7 +75,7 @@ final class Calendar
     /** The same calendar while the user is at the bench, for so many minutes from now. */
     public function atBench(int $nowEpoch, int $minutes): self
     {
-        return new self($this->sessions, $this->zone, $nowEpoch + 60 * $minutes, $nowEpoch);
+        return new self($this->sessions, $this->zone, $nowEpoch + 60 * $minutes, $nowEpoch, $this->dates);
     }
 
     /**
@@ -120,6 +131,34 @@ final class Calendar
         return max($session[0] <= $epoch ? $session[1] : 0, $this->atBenchUntilEpoch ?? 0);
     }
 
+    /** @return int seconds of the longest usual session, or of this one */
+    public function longest(): int
+    {
+        if ($this->longest === null) {
+            $this->longest = ($this->atBenchUntilEpoch ?? 0) - ($this->nowEpoch ?? 0);
+            foreach (array_filter($this->sessions) ?: $this->dates as $day) {
+                foreach ($day as [$from, $until]) {
+                    $this->longest = max($this->longest, 60 * ($until - $from));
+                }
+            }
+        }
+
+        return $this->longest;
+    }
+
+    /** Seconds that pass for each second at the bench, over a usual week. */
+    public function secondsPerWorked(): float
+    {
+        $minutes = 0;
+        foreach ($this->sessions as $day) {
+            foreach ($day as [$from, $until]) {
+                $minutes += $until - $from;
+            }
+        }
+
+        return $minutes === 0 ? 1.0 : 7 * 1440 / $minutes;
+    }
+
     /** @return list<int> when the next two sessions begin and end, and the time at the bench, as far as they lie after a moment */
     public function edgesAfter(int $epoch): array
     {
@@ -127,6 +166,18 @@ final class Calendar
         $edges = [...($this->session($i) ?? []), ...($this->session($i + 1) ?? []), ...($this->atBenchUntilEpoch === null ? [] : [$this->atBenchUntilEpoch])];
 
         return array_values(array_filter($edges, static fn (int $edge): bool => $edge > $epoch));
+    }
+
+    /** When the first session begins that is yet to begin; a day later where none is to come. */
+    public function nextAfter(int $epoch): int
+    {
+        for ($i = $this->sessionAfter($epoch); ($session = $this->session($i)) !== null; $i++) {
+            if ($session[0] > $epoch) {
+                return $session[0];
+            }
+        }
+
+        return $epoch + 86400;
     }
 
     /** When the session ends that runs at a moment; null where none does. */
@@ -172,12 +223,13 @@ final class Calendar
      */
     private function on(int $date): array
     {
-        $day = new DateTimeImmutable(gmdate('Y-m-d', $date * 86400), $this->zone);
+        $name = gmdate('Y-m-d', $date * 86400);
+        $day = new DateTimeImmutable($name, $this->zone);
 
         $sessions = array_map(static fn (array $s): array => [
             $day->setTime(intdiv($s[0], 60), $s[0] % 60)->getTimestamp(),
             $day->setTime(intdiv($s[1], 60), $s[1] % 60)->getTimestamp(),
-        ], $this->sessions[self::DAYS[(int) $day->format('N') - 1]] ?? []);
+        ], $this->dates[$name] ?? $this->sessions[self::DAYS[(int) $day->format('N') - 1]] ?? []);
         sort($sessions);
 
         return $sessions;

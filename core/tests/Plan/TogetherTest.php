@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Plan;
 
-use AmberStep\Core\Plan\HandlingQueue;
 use AmberStep\Core\Plan\Sequencer;
-use AmberStep\Core\Plan\Sleepers;
 use AmberStep\Core\Step\Constraint;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Step\Together;
@@ -65,44 +63,5 @@ final class TogetherTest extends TestCase
         foreach ($keys as $key) {
             self::assertEquals($paired->waitsOn($key), $said->waitsOn($key));
         }
-    }
-
-    public function test_only_the_first_joint_of_a_piece_is_looked_at(): void
-    {
-        $queue = new HandlingQueue;
-
-        self::assertNull($queue->enter(5, 'hull'), 'it stands alone');
-        self::assertSame(9, $queue->enter(9, 'hull'));
-        self::assertSame(5, $queue->enter(2, 'hull'), 'what comes earlier in the plan is looked at first');
-        self::assertNull($queue->enter(7, 'deck'));
-        self::assertSame([2, 7], $queue->firsts());
-        self::assertNull($queue->leave(9), 'it was not first');
-        self::assertSame(5, $queue->leave(2));
-        self::assertNull($queue->leave(5), 'nobody is left');
-        self::assertNull($queue->leave(5));
-        self::assertNull($queue->leave(7));
-    }
-
-    public function test_those_awake_are_looked_at_in_order_and_the_others_when_they_wake(): void
-    {
-        $sleepers = new Sleepers;
-        foreach ([8 => 0, 3 => 0, 5 => 600, 6 => 60] as $place => $until) {
-            $sleepers->add($place, $place);
-            $sleepers->sleep($place, $until, 0);
-        }
-        $sleepers->begin(0);
-
-        self::assertSame([3, null], [$sleepers->look(7), $sleepers->look(7)], 'the other takes longer than there is time');
-        self::assertTrue($sleepers->isAnyLeft());
-        self::assertSame([8, null], [$sleepers->look(8), $sleepers->look(8)]);
-        self::assertFalse($sleepers->isAnyLeft());
-        self::assertSame(60, $sleepers->nextAlarm());
-        $sleepers->sleep(6, 900, 0);
-        self::assertSame(600, $sleepers->nextAlarm(), 'set anew, its first alarm is passed over');
-        $sleepers->drop(3);
-        $sleepers->begin(700);
-        self::assertSame([5, 8, null], [$sleepers->look(9), $sleepers->look(9), $sleepers->look(9)]);
-        self::assertSame([8 => 'a'], $sleepers->among([8 => 'a', 6 => 'b']));
-        self::assertSame([true, false], [$sleepers->isAwake(5), $sleepers->isAwake(6)]);
     }
 }

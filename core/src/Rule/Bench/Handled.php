@@ -8,7 +8,7 @@ use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Face;
 use AmberStep\Core\Kit\Piece;
 use AmberStep\Core\Material\WaitKind;
-use AmberStep\Core\Rule\OrdersHolds;
+use AmberStep\Core\Rule\ShutsGates;
 use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
@@ -21,7 +21,7 @@ use AmberStep\Core\Work\Operation;
     speaks: [],
     rests: 'Handbook 3, handled; handbook 2, Paint families: tape-safe',
 )]
-final class Handled implements OrdersHolds
+final class Handled implements ShutsGates
 {
     /** cm² of paint under which a part is held with tweezers. */
     public const WITH_TWEEZERS = 3.0;
@@ -38,19 +38,42 @@ final class Handled implements OrdersHolds
 
     public function holds(Step $step, World $world): iterable
     {
-        $joint = $world->kit->jointsById[$step->jointId ?? ''] ?? null;
-        if ($joint === null) {
-            return;
+        foreach ($this->gripped($step, $world) as $piece) {
+            $ofPiece = fn (string $id): array => $this->ofPiece($world->breakdown->byId[$id], $world);
+            yield from $world->onPiece($this->id(), $piece, $ofPiece);
+            yield from $world->gate($this->id(), $piece, $ofPiece);
         }
-        foreach ($world->breakdown->sides($joint) as $piece) {
+    }
+
+    public function passes(Step $step, World $world): array
+    {
+        return array_merge([], ...array_map($world->together(...), $this->gripped($step, $world)));
+    }
+
+    public function shuts(Step $step, World $world): iterable
+    {
+        foreach ($step->operation->leavesLayer() ? $step->targets : [] as $target) {
+            $top = ($world->kit->areasById[$target] ?? null)?->face === Face::Outside ? $world->state($target)->top() : null;
+            if ($top?->product !== null) {
+                yield [$step->pieceId, $world->waits->of($top, WaitKind::TapeSafe, $world->state($target))];
+            }
+        }
+    }
+
+    /** @return list<string> pieces a step takes into the fingers */
+    private function gripped(Step $step, World $world): array
+    {
+        $joint = $world->kit->jointsById[$step->jointId ?? ''] ?? null;
+        $gripped = [];
+        foreach ($joint === null ? [] : $world->breakdown->sides($joint) as $piece) {
             $together = $world->together($piece->id);
             // The main piece stands by itself with all that hangs on it; what is put to it, or to another, is in the fingers.
             if (! in_array($world->breakdown->pieces[0]->id, $together, true) && (count($together) > 1 || self::painted($piece) >= self::WITH_TWEEZERS)) {
-                $ofPiece = fn (string $id): array => $this->ofPiece($world->breakdown->byId[$id], $world);
-                yield from $world->onPiece($this->id(), $piece->id, $ofPiece);
-                yield from $world->gate($this->id(), $piece->id, $ofPiece);
+                $gripped[] = $piece->id;
             }
         }
+
+        return $gripped;
     }
 
     /** @return float cm² of one of the parts alike */

@@ -6,7 +6,7 @@ namespace AmberStep\Core\Rule\Bench;
 
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Material\WaitKind;
-use AmberStep\Core\Rule\HoldsPieces;
+use AmberStep\Core\Rule\ShutsGates;
 use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
@@ -19,7 +19,7 @@ use AmberStep\Core\Work\Operation;
     speaks: [],
     rests: 'Handbook 2, Paint families: touch dry',
 )]
-final class TouchDry implements HoldsPieces
+final class TouchDry implements ShutsGates
 {
     public function id(): string
     {
@@ -33,20 +33,32 @@ final class TouchDry implements HoldsPieces
 
     public function holds(Step $step, World $world): iterable
     {
-        // House rule: tape is lifted by its end while the paint beside it is soft.
-        if ($step->operation === Operation::Unmask && $world->house->says('tape-off', 'soft') && in_array($step->medium, [Medium::PaperTape, Medium::VinylTape, Medium::CutFilm], true)) {
-            return;
-        }
-        foreach ($this->pieces($step, $world) as $pieceId) {
-            yield from $this->holdsPiece($pieceId, $world);
+        $ofPiece = fn (string $id): array => $this->ofPiece($id, $world);
+        foreach ($this->liftsSoft($step, $world) ? [] : $this->pieces($step, $world) as $pieceId) {
+            yield from $world->onPiece($this->id(), $pieceId, $ofPiece);
+            yield from $world->gate($this->id(), $pieceId, $ofPiece);
         }
     }
 
-    public function holdsPiece(string $pieceId, World $world): array
+    public function passes(Step $step, World $world): array
     {
-        $ofPiece = fn (string $id): array => $this->ofPiece($id, $world);
+        return $this->liftsSoft($step, $world) ? [] : array_merge(...array_map($world->together(...), $this->pieces($step, $world)));
+    }
 
-        return [...$world->onPiece($this->id(), $pieceId, $ofPiece), ...$world->gate($this->id(), $pieceId, $ofPiece)];
+    public function shuts(Step $step, World $world): iterable
+    {
+        foreach ($step->operation->leavesLayer() ? $step->targets : [] as $target) {
+            $top = $world->state($target)->top();
+            if ($top?->product !== null) {
+                yield [$step->pieceId, $world->waits->of($top, WaitKind::TouchDry, $world->state($target))];
+            }
+        }
+    }
+
+    /** House rule: tape is lifted by its end while the paint beside it is soft. */
+    private function liftsSoft(Step $step, World $world): bool
+    {
+        return $step->operation === Operation::Unmask && $world->house->says('tape-off', 'soft') && in_array($step->medium, [Medium::PaperTape, Medium::VinylTape, Medium::CutFilm], true);
     }
 
     /** @return list<Hold> */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule\Glue;
 
 use AmberStep\Core\Kit\Joint;
-use AmberStep\Core\Rule\HoldsPieces;
+use AmberStep\Core\Rule\ShutsGates;
 use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
@@ -18,7 +18,7 @@ use AmberStep\Core\Work\Operation;
     speaks: [],
     rests: 'Handbook 2, Glues: handling and full strength',
 )]
-final class GlueSet implements HoldsPieces
+final class GlueSet implements ShutsGates
 {
     public function id(): string
     {
@@ -37,8 +37,8 @@ final class GlueSet implements HoldsPieces
         if ($hold !== null) {
             yield $hold;
         }
-        foreach ($own === null ? [$step->pieceId] : array_unique([$world->breakdown->pieceOfPart[$own->parts[0]], $world->breakdown->pieceOfPart[$own->parts[1]]]) as $piece) {
-            foreach ($this->holdsPiece($piece, $world) as $other) {
+        foreach ($this->passes($step, $world) as $piece) {
+            foreach ($world->onPiece($this->id(), $piece, fn (string $id): array => $this->ofPiece($id, $world)) as $other) {
                 if ($other->target !== $own?->id) {
                     yield $other;
                 }
@@ -46,9 +46,20 @@ final class GlueSet implements HoldsPieces
         }
     }
 
-    public function holdsPiece(string $pieceId, World $world): array
+    public function passes(Step $step, World $world): array
     {
-        return $world->onPiece($this->id(), $pieceId, fn (string $id): array => $this->ofPiece($id, $world));
+        $own = $world->kit->jointsById[$step->jointId ?? ''] ?? null;
+
+        return $own === null ? [$step->pieceId] : array_values(array_unique([$world->breakdown->pieceOfPart[$own->parts[0]], $world->breakdown->pieceOfPart[$own->parts[1]]]));
+    }
+
+    public function shuts(Step $step, World $world): iterable
+    {
+        $joint = $step->operation->joins() ? $world->kit->jointsById[$step->jointId ?? ''] ?? null : null;
+        $wait = $joint === null ? null : $this->hold($joint, $world, false)?->wait;
+        foreach ($wait === null ? [] : $this->passes($step, $world) as $piece) {
+            yield [$piece, $wait];
+        }
     }
 
     /** @return list<Hold> of its joints, those that last */

@@ -6,8 +6,8 @@ namespace AmberStep\Core\Rule\Paint;
 
 use AmberStep\Core\Log\AreaState;
 use AmberStep\Core\Material\DriesBy;
-use AmberStep\Core\Rule\OrdersHolds;
 use AmberStep\Core\Rule\Says;
+use AmberStep\Core\Rule\ShutsGates;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
@@ -19,7 +19,7 @@ use AmberStep\Core\Work\Operation;
     speaks: [],
     rests: 'Handbook 3, wet-piece',
 )]
-final class WetPiece implements OrdersHolds
+final class WetPiece implements ShutsGates
 {
     private const MINUTES = 4 * 60;
 
@@ -37,18 +37,45 @@ final class WetPiece implements OrdersHolds
 
     public function holds(Step $step, World $world): iterable
     {
+        foreach ($this->passes($step, $world) as $id) {
+            yield from self::wet($id, self::state($id, $world), $world, $this->id());
+        }
+    }
+
+    public function passes(Step $step, World $world): array
+    {
         $faces = $step->operation === Operation::MaskFaces;
         $joint = $world->kit->jointsById[$step->jointId ?? ($faces ? $step->counted() : '')] ?? null;
         $pieces = $joint === null || $faces ? [$step->pieceId] : array_unique([$world->breakdown->pieceOfPart[$joint->parts[0]], $world->breakdown->pieceOfPart[$joint->parts[1]]]);
+        $places = [];
         foreach ($pieces as $piece) {
-            yield from self::wet($piece, $world->surface->piece($piece), $world, $this->id());
+            $places[] = $piece;
             foreach ($world->breakdown->byId[$piece]->areas ?? [] as $area) {
                 // At a joint only its own parts count: what lies beside it may be wet.
                 if ($joint === null ? $step->phase === '' || in_array($area->id, $step->targets, true) : in_array($area->part, $joint->parts, true)) {
-                    yield from self::wet($area->id, $world->state($area->id), $world, $this->id());
+                    $places[] = $area->id;
                 }
             }
         }
+
+        return array_values(array_unique($places));
+    }
+
+    public function shuts(Step $step, World $world): iterable
+    {
+        foreach ($step->operation->leavesLayer() ? [] : array_unique([$step->pieceId, ...$step->targets]) as $id) {
+            $state = self::state($id, $world);
+            foreach ($state->washedBy === 'plan:'.$step->key ? self::wet($id, $state, $world, $this->id()) : [] as $hold) {
+                if ($hold->wait !== null) {
+                    yield [$id, $hold->wait];
+                }
+            }
+        }
+    }
+
+    private static function state(string $id, World $world): AreaState
+    {
+        return isset($world->breakdown->byId[$id]) ? $world->surface->piece($id) : $world->state($id);
     }
 
     /** @return iterable<Hold> */

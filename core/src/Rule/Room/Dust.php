@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule\Room;
 
 use AmberStep\Core\Material\WaitKind;
-use AmberStep\Core\Rule\OrdersHolds;
+use AmberStep\Core\Rule\ShutsGates;
 use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
@@ -18,7 +18,7 @@ use AmberStep\Core\Work\Operation;
     speaks: [],
     rests: 'Handbook 2, Paint families: touch dry',
 )]
-final class Dust implements OrdersHolds
+final class Dust implements ShutsGates
 {
     public function id(): string
     {
@@ -37,6 +37,21 @@ final class Dust implements OrdersHolds
             return;
         }
         yield from $world->anywhere($this->id(), fn (): array => $this->tacky($world));
+    }
+
+    public function passes(Step $step, World $world): array
+    {
+        return $world->house->says('sanding', 'wet') ? [] : ['the air'];
+    }
+
+    public function shuts(Step $step, World $world): iterable
+    {
+        foreach ($step->operation->leavesLayer() ? $step->targets : [] as $target) {
+            $top = $world->state($target)->top();
+            if ($top?->product !== null) {
+                yield ['the air', $world->waits->of($top, WaitKind::TouchDry, $world->state($target))];
+            }
+        }
     }
 
     /** @return list<Hold> */

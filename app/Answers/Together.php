@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Answers;
+
+use AmberStep\Core\Plan\Compiler;
+use AmberStep\Core\Plan\Problem;
+use App\Clock\BenchClock;
+use App\Repositories\Guns;
+use App\Repositories\Hints;
+use App\Repositories\LoadedBuild;
+use App\Repositories\Settings;
+
+/** Puts a build into the one timetable of all that are in hand: its own rules asked, the others by what they told when they were last looked into. */
+final readonly class Together
+{
+    /** Where it is kept since when somebody is at the bench, and for how long: for all builds, there is one pair of hands. */
+    private const BENCH = 'bench';
+
+    public function __construct(private Store $store, private Neighbours $neighbours, private Settings $settings, private Guns $guns, private Hints $hints, private BenchClock $clock)
+    {
+    }
+
+    /**
+     * @param  array<string, string>  $marks  of the builds in hand, in the user's order; one that is put away is planned by itself
+     * @param  array{int, int}|null  $session  when somebody came to the bench, and for how many minutes
+     */
+    public function plan(LoadedBuild $loaded, Problem $problem, array $marks, ?array $session): Shared
+    {
+        $calendar = $this->settings->calendar($loaded->kit->zone);
+        $others = isset($marks[$loaded->id]) ? $this->neighbours->of($marks, $loaded->id) : [];
+        $builds = [];
+        foreach ($marks as $build => $_) {
+            if ($build === $loaded->id) {
+                $builds[$build] = $problem;
+            } elseif (isset($others[$build])) {
+                $builds[$build] = $others[$build]['neighbour'];
+            }
+        }
+        $builds[$loaded->id] ??= $problem;
+        $plans = Compiler::ofTheTrade()->plans($builds, $session === null ? $calendar : $calendar->atBench(...$session), $problem->context->nowEpoch, $this->guns->count(), $this->hints->now());
+
+        return new Shared($plans->byBuild[$loaded->id], $plans, $others);
+    }
+
+    /** What the others will ask of it. */
+    public function keep(string $build, string $mark, Problem $problem, Shared $shared): void
+    {
+        $this->neighbours->keep($build, $mark, $problem, $shared->plans->timetable->neighbours[$build]);
+    }
+
+    /**
+     * Somebody is at the bench from now on, or still: where nobody said so, or their time is over, the calendar alone says.
+     *
+     * @return array{int, int}|null
+     */
+    public function session(?int $minutes): ?array
+    {
+        $now = $this->clock->epoch();
+        $said = json_decode((string) $this->store->read(self::BENCH, 'session'), true);
+        $asked = is_array($said) && is_int($said[0] ?? null) && is_int($said[1] ?? null) ? [$said[0], $said[1]] : null;
+        if ($asked !== null && $now >= $asked[0] && $now < $asked[0] + 60 * $asked[1] && ($minutes === null || $asked[1] === $minutes)) {
+            return $asked;
+        }
+        if ($minutes === null) {
+            return null;
+        }
+        $this->store->write($this->store->path(self::BENCH, 'session'), json_encode([$now, $minutes], JSON_THROW_ON_ERROR));
+
+        return [$now, $minutes];
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * What the search found last, of all builds together: one row.
+ *
+ * @property int $id
+ * @property string $state of all it was found for
+ * @property array{order?: list<string>, putOffs?: array<string, string>} $hints
+ * @property int $at
+ */
+final class Hint extends Model
+{
+    public const ONLY = 1;
+
+    public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['hints' => 'array', 'at' => 'integer'];
+}

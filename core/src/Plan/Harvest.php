@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Plan;
+
+use AmberStep\Core\Material\Family;
+use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Sheen;
+use AmberStep\Core\Rule\Paint\PaintGunClean;
+use AmberStep\Core\Step\Hold;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Timing\Paint;
+use AmberStep\Core\Timing\Tasks;
+
+/**
+ * A build as tasks and arcs: walked through once in the plan's order, in nobody's sessions and with nobody else at the
+ * bench, so that it says the same whatever else is on the shelf.
+ */
+final class Harvest
+{
+    private readonly Tasks $tasks;
+
+    /** @var array<string, int> number of each paint, by product id */
+    private array $paints = [];
+
+    private readonly CupCare $cups;
+
+    private function __construct(private readonly Thread $thread, private readonly string $build)
+    {
+        $this->tasks = new Tasks;
+        $this->cups = new CupCare($thread->context, $thread->context->room);
+    }
+
+    /** @param  Thread  $thread  at its beginning; it is walked to its end */
+    public static function of(Thread $thread, string $build = ''): Tasks
+    {
+        $harvest = new self($thread, $build);
+        $harvest->steps();
+        $harvest->inTheGun();
+        $thread->waiting->into($harvest->tasks);
+        $harvest->walk();
+
+        return $harvest->tasks;
+    }
+
+    public static function isGloss(Step $step): bool
+    {
+        return $step->operation->isVarnish() && $step->product?->sheen === Sheen::Gloss;
+    }
+
+    private function steps(): void
+    {
+        $tasks = $this->tasks;
+        $tasks->sitting = Sittings::of($this->thread);
+        foreach ($this->thread->steps as $step) {
+            $tasks->keys[] = $this->build.' '.$step->key;
+            $tasks->seconds[] = (int) ceil($this->thread->minutes($step)) * 60;
+            $tasks->paint[] = $step->operation->sprays() && $step->product !== null ? $this->paint($step->product) : -1;
+            $tasks->gloss[] = self::isGloss($step);
+            $tasks->water[] = 60 * Thread::sharedMinutes($step);
+            $tasks->fixed[] = $this->thread->fixed($step);
+            $tasks->open[] = 0;
+            $tasks->unlocks[] = $tasks->arcs[] = $tasks->shut[] = $tasks->closes[] = $tasks->readies[] = $tasks->shuts[] = [];
+            $tasks->passes[] = [];
+        }
+    }
+
+    private function paint(Product $product): int
+    {
+        if (! isset($this->paints[$product->id])) {
+            $house = $this->thread->context->house;
+            $cups = $this->cups;
+            $rule = new PaintGunClean;
+            $seconds = static fn (bool $evening): int => 60 * GunCare::minutes($rule->cleaning($product, $evening ? null : $product, $evening ? null : 0, $house)[0]);
+            $this->paints[$product->id] = count($this->tasks->paints);
+            $this->tasks->paints[] = new Paint($product->id, $product->family !== Family::Aerosol, $seconds(false), $seconds(true), $cups->plannedKeeps($product), $cups->sets($product), $cups->mixedAt($product), $cups->stands($product));
+        }
+
+        return $this->paints[$product->id];
+    }
+
+    /** What was sprayed last may be in a gun still. */
+    private function inTheGun(): void
+    {
+        foreach (GunCare::begun($this->thread->context) as [$product, $at]) {
+            $this->tasks->loaded[] = [$this->paint($product), $at];
+        }
+        $this->tasks->cleaned = $this->thread->context->surface->gunCleaned;
+    }
+
+    private function walk(): void
+    {
+        $arcs = new Arcs($this->tasks, $this->thread->places, $this->thread->gates);
+        $now = $this->thread->context->nowEpoch;
+        $room = $this->thread->context->room;
+        foreach ($this->thread->steps as $i => $step) {
+            $holds = $this->thread->holds($step);
+            $arcs->add($i, $holds);
+            $this->tasks->passes[$i] = $this->thread->gates->passedBy($step);
+            $shut = array_values(array_filter($holds, static fn (Hold $h): bool => $h->untilEpoch > $h->fromEpoch));
+            $now = PlannedStep::firstFree($shut, $now);
+            if ($step->operation->sprays()) {
+                $now = $room->fitFrom($now, self::isGloss($step)) ?? $now;
+            }
+            $now += $this->tasks->seconds[$i];
+            $this->thread->do($step, $now);
+            $this->tasks->shuts[$i] = $this->thread->gates->shutBy($step);
+        }
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Plan;
+
+use AmberStep\Core\Kit\Place;
+use AmberStep\Core\Material\Filler;
+use AmberStep\Core\Material\Medium;
+use AmberStep\Core\Step\Step;
+use AmberStep\Core\Work\Operation;
+
+/**
+ * What is done in one go stays in one go (handbook 10): the coats of a stage on a piece, with a soft or held mask all that
+ * is sprayed under it, from laying to lifting, superglue with its cutting back.
+ */
+final class Sittings
+{
+    /** Masks that move, dry out or mark what they lie on. */
+    private const SOFT = [Medium::Putty, Medium::Tissue, Medium::HeldCard];
+
+    private const SET_HARD = [Filler::Superglue, Filler::SuperglueAccelerated];
+
+    /** @var list<int> the first of those it sits with, by place */
+    private array $with;
+
+    private function __construct(private readonly Thread $thread)
+    {
+        $this->with = array_keys($thread->steps);
+    }
+
+    /** @return list<int> the sitting each step belongs to, by place; -1: none */
+    public static function of(Thread $thread): array
+    {
+        $sittings = new self($thread);
+        $sittings->coats();
+        $sittings->underSoftMasks();
+        $sittings->superglue();
+        $firsts = array_map($sittings->first(...), array_keys($sittings->with));
+        $many = array_count_values($firsts);
+
+        return array_map(static fn (int $first): int => $many[$first] > 1 ? $first : -1, $firsts);
+    }
+
+    private function coats(): void
+    {
+        $first = [];
+        foreach ($this->thread->steps as $place => $step) {
+            if ($step->operation->sprays() && $step->of > 1) {
+                $of = "{$step->target}/{$step->operation->value}/{$step->purpose}";
+                $first[$of] ??= $place;
+                $this->join($first[$of], $place);
+            }
+        }
+    }
+
+    private function underSoftMasks(): void
+    {
+        foreach ($this->thread->steps as $off => $unmask) {
+            if ($unmask->operation !== Operation::Unmask || ! in_array($unmask->medium, self::SOFT, true)) {
+                continue;
+            }
+            $on = $this->thread->places["{$unmask->target}/".Operation::Mask->value."/{$unmask->purpose}/{$unmask->n}"] ?? null;
+            foreach ($this->thread->problem->sequence->alone($unmask->key) as $before => $_) {
+                $place = $this->thread->places[$before] ?? null;
+                // Laid already, all that is left under it belongs to it.
+                if ($place !== null && $place > ($on ?? -1) && $this->thread->steps[$place]->operation->sprays()) {
+                    $this->join($place, $off);
+                }
+            }
+            if ($on !== null) {
+                $this->join($on, $off);
+            }
+        }
+    }
+
+    private function superglue(): void
+    {
+        $filled = [];
+        foreach ($this->thread->steps as $place => $step) {
+            if ($step->operation === Operation::Fill && $this->setsHard($step)) {
+                $filled[$step->placeId] = $place;
+            } elseif ($step->operation === Operation::CutBack && isset($filled[$step->placeId])) {
+                $this->join($filled[$step->placeId], $place);
+                unset($filled[$step->placeId]);
+            }
+        }
+    }
+
+    private function setsHard(Step $step): bool
+    {
+        $place = Place::find($step->placeId ?? '', $this->thread->context->kit);
+
+        return in_array($place?->filler(), self::SET_HARD, true);
+    }
+
+    private function join(int $a, int $b): void
+    {
+        [$a, $b] = [$this->first($a), $this->first($b)];
+        $this->with[max($a, $b)] = min($a, $b);
+    }
+
+    private function first(int $place): int
+    {
+        while ($this->with[$place] !== $place) {
+            $place = $this->with[$place];
+        }
+
+        return $place;
+    }
+}

@@ -1,0 +1,251 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Timing;
+
+use AmberStep\Core\Drying\WorkClock;
+use SplMinHeap;
+
+/**
+ * Decides what is done next whenever the hands are free, and never lets them wait while something may be done, unless it
+ * is put off: what closes soon, then what is sprayed with the paint in a gun, what shares the water, what goes on with a
+ * sitting, then by rank. Another paint goes into a gun only once nothing else is left to be done, first the one of which
+ * most is ready.
+ */
+final class Dispatcher
+{
+    /** A chance that closes within this many seconds is taken before anything else. */
+    public const CLOSING_SOON = 3 * 3600;
+
+    private Hands $hands;
+
+    /** The moment that is looked at; the hands may be free since long before. */
+    private int $at;
+
+    /** @var array<int, array<int, int>> tasks that may be looked at, by rank: by paint those that go through a gun, all others under -1 */
+    private array $awake = [];
+
+    /** @var array<int, true> of these, where one has woken since they were put in order */
+    private array $fresh = [];
+
+    /** Seconds above which a task is not looked at: it does not fit into this session any more. */
+    private int $fits = PHP_INT_MAX;
+
+    /** @var SplMinHeap<array{int, int}> when a task wakes */
+    private SplMinHeap $asleep;
+
+    /** @var array<int, int> tasks of each paint that are left */
+    private array $left = [];
+
+    /** @var array<int, list<int>> tasks that wait for one, put off until it is done */
+    private array $behind = [];
+
+    /**
+     * @param  list<int>  $rank  of each task, all different: the lowest goes first
+     * @param  array<int, int>  $putOff  the task another is put off for, by task
+     */
+    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly WorkClock $clock, private readonly int $now, private readonly int $guns, private readonly array $rank, private readonly array $putOff = [])
+    {
+    }
+
+    public function run(): Timed
+    {
+        $this->hands = new Hands($this->tasks, $this->calendar, $this->clock, $this->now, $this->guns);
+        $this->asleep = new SplMinHeap;
+        $this->at = $this->now;
+        foreach ($this->putOff as $task => $for) {
+            $this->hands->held->open[$task]++;
+            $this->behind[$for][] = $task;
+        }
+        foreach ($this->tasks->paint as $paint) {
+            $this->left[$paint] = ($this->left[$paint] ?? 0) + 1;
+        }
+        foreach ($this->hands->held->open as $i => $open) {
+            if ($open === 0) {
+                $this->asleep->insert([$this->hands->held->until($i) - $this->lead($i), $i]);
+            }
+        }
+        $fixed = array_filter($this->tasks->fixed) !== [];
+        while (true) {
+            // Between sessions nothing is begun that the user did not fix a moment for.
+            if (! $fixed && $this->calendar->endsAt($this->at) <= $this->at) {
+                $this->at = $this->calendar->nextAfter($this->at);
+            }
+            $this->wake();
+            $i = $this->choose();
+            if ($i === null) {
+                if (! $this->wait()) {
+                    break;
+                }
+
+                continue;
+            }
+            unset($this->awake[$this->kind($i)][$this->rank[$i]]);
+            $fresh = $this->hands->take($i, $this->at);
+            $this->at = $this->hands->now;
+            $this->left[$this->tasks->paint[$i]]--;
+            foreach ($this->behind[$i] ?? [] as $task) {
+                if (--$this->hands->held->open[$task] === 0) {
+                    $fresh[] = $task;
+                }
+            }
+            foreach ($fresh as $next) {
+                $this->asleep->insert([$this->hands->held->until($next) - $this->lead($next), $next]);
+            }
+        }
+        $this->hands->finish();
+
+        return Timed::by($this->hands);
+    }
+
+    private function wake(): void
+    {
+        while (! $this->asleep->isEmpty() && $this->asleep->top()[0] <= $this->at) {
+            $i = $this->asleep->extract()[1];
+            $of = $this->kind($i);
+            $this->awake[$of][$this->rank[$i]] = $i;
+            $this->fresh[$of] = true;
+        }
+        foreach ($this->fresh as $of => $_) {
+            ksort($this->awake[$of]);
+        }
+        $this->fresh = [];
+    }
+
+    /** What is sprayed with a gun lies by its paint; all else by itself. */
+    private function kind(int $i): int
+    {
+        $paint = $this->tasks->paint[$i];
+
+        return $paint >= 0 && $this->tasks->paints[$paint]->gun ? $paint : -1;
+    }
+
+    /** @return int|null the task that is begun now; null where none may be */
+    private function choose(): ?int
+    {
+        $left = $this->calendar->endsAt($this->at) - $this->at;
+        // What is longer than any session is begun in whatever is left of one; a session that has not begun has room for all.
+        $this->fits = $left > 0 && $left < $this->calendar->longest() ? $left - $this->hands->guns->cleaningAfter(-1) : PHP_INT_MAX;
+
+        return $this->closing() ?? $this->inTheGun() ?? $this->inTheWater() ?? $this->first($this->sat()) ?? $this->first($this->awake[-1] ?? []) ?? $this->mostReady();
+    }
+
+    private function closing(): ?int
+    {
+        $soonest = null;
+        foreach ($this->hands->held->closes as $i => $_) {
+            $closes = $this->hands->held->closesAt($i, $this->at);
+            if ($closes !== null && $closes - $this->at < self::CLOSING_SOON && isset($this->awake[$this->kind($i)][$this->rank[$i]]) && ($soonest === null || [$closes, $this->rank[$i]] < [$soonest[0], $soonest[1]]) && $this->isOpen($i)) {
+                $soonest = [$closes, $this->rank[$i], $i];
+            }
+        }
+
+        return $soonest[2] ?? null;
+    }
+
+    /** @return array<int, int> what goes on with a sitting that is begun, by rank */
+    private function sat(): array
+    {
+        $sat = [];
+        foreach ($this->hands->sitting->left as $i => $_) {
+            if (isset($this->awake[$this->kind($i)][$this->rank[$i]])) {
+                $sat[$this->rank[$i]] = $i;
+            }
+        }
+        ksort($sat);
+
+        return $sat;
+    }
+
+    /** What is washed in one go shares the water. */
+    private function inTheWater(): ?int
+    {
+        return $this->hands->waterUntil !== $this->at ? null : $this->first(array_filter($this->awake[-1] ?? [], fn (int $i): bool => $this->tasks->water[$i] > 0));
+    }
+
+    private function inTheGun(): ?int
+    {
+        $first = null;
+        foreach ($this->hands->guns->loaded as $paint => $_) {
+            $i = $this->hands->guns->isLoaded($paint, $this->at) ? $this->first($this->awake[$paint] ?? []) : null;
+            $first = $i !== null && ($first === null || $this->rank[$i] < $this->rank[$first]) ? $i : $first;
+        }
+
+        return $first;
+    }
+
+    /**
+     * @param  array<int, int>  $tasks  by rank
+     * @return int|null the first that may be begun now
+     */
+    private function first(array $tasks): ?int
+    {
+        foreach ($tasks as $i) {
+            if ($this->isOpen($i)) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
+    /** The paint of which most that is left is ready: little of it has to be mixed for again. */
+    private function mostReady(): ?int
+    {
+        $best = $share = null;
+        foreach ($this->awake as $paint => $ready) {
+            $i = $paint < 0 ? null : $this->first($ready);
+            $its = $i === null ? null : [-count($ready) / $this->left[$paint], $this->rank[$i]];
+            if ($its !== null && ($share === null || $its < $share)) {
+                [$best, $share] = [$i, $its];
+            }
+        }
+
+        return $best;
+    }
+
+    /** Lets time pass until something may have changed; false where nothing is left to come. */
+    private function wait(): bool
+    {
+        $next = $this->asleep->isEmpty() ? PHP_INT_MAX : $this->asleep->top()[0];
+        $session = null;
+        foreach (array_merge(...array_values($this->awake)) as $i) {
+            $lets = $this->hands->held->letsFrom($i, $this->at) - $this->hands->guns->mixing($i, $this->at);
+            // What is let go and yet not begun does not fit into this session any more.
+            $next = min($next, $lets > $this->at ? $lets : $session ??= $this->calendar->nextAfter($this->at));
+        }
+        if ($next === PHP_INT_MAX) {
+            return false;
+        }
+        $this->at = max($next, $this->at);
+
+        return true;
+    }
+
+    private function isOpen(int $i): bool
+    {
+        $takes = $this->tasks->seconds[$i] - $this->tasks->water[$i];
+        $rest = isset($this->hands->sitting->left[$i]) || $takes + $this->hands->sitting->rest > $this->calendar->longest() ? 0 : $this->hands->sitting->rest;
+        if ($takes + $rest > $this->fits && $takes < $this->calendar->longest() && $this->tasks->fixed[$i] === null) {
+            return false;
+        }
+
+        $lets = $this->hands->held->letsFrom($i, $this->at) - $this->hands->guns->mixing($i, $this->at);
+        if ($lets > $this->at) {
+            // What holds it may hold it longer by then, never shorter.
+            unset($this->awake[$this->kind($i)][$this->rank[$i]]);
+            $this->asleep->insert([$lets, $i]);
+
+            return false;
+        }
+
+        return $this->hands->startOf($i, $this->at) <= $this->at;
+    }
+
+    /** Seconds by which mixing may begin before a spraying is free. */
+    private function lead(int $i): int
+    {
+        return $this->tasks->paint[$i] >= 0 ? InGuns::MIXING : 0;
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Timing;
+
+use AmberStep\Core\Drying\WorkClock;
+
+/**
+ * One pair of hands while tasks are timed: knows arcs, sessions and air, and no rule. A task is taken when somebody has
+ * decided for it; nothing here chooses.
+ */
+final class Hands
+{
+    /** Rounds in which what holds a task and the sessions have to agree on a moment. */
+    private const ROUNDS = 12;
+
+    /** @var array<int, int> when each task begins, in the order they were taken */
+    public array $start = [];
+
+    /** @var array<int, int> */
+    public array $end = [];
+
+    public readonly Held $held;
+
+    public readonly InGuns $guns;
+
+    public readonly Sitting $sitting;
+
+    /** When the last washing ended: while nothing else is done the water is there. */
+    public ?int $waterUntil = null;
+
+    /** @param  int  $now  when they are free */
+    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, WorkClock $clock, public int $now, int $guns = 1)
+    {
+        $this->held = new Held($tasks, $clock, $now);
+        $this->guns = new InGuns($tasks, $now, $guns);
+        $this->sitting = new Sitting($tasks, $this->held);
+    }
+
+    /** When a task, or the mixing before it, is begun at the earliest from a moment on. */
+    public function startOf(int $i, int $now): int
+    {
+        $sprays = $this->tasks->paint[$i] >= 0;
+        $mix = $sprays ? $this->guns->mixing($i, $now) : 0;
+        if ($this->tasks->fixed[$i] !== null) {
+            return max($now, $this->tasks->fixed[$i] - $mix);
+        }
+        $begin = $now;
+        $reserve = $sprays || $this->guns->loaded !== [] ? $this->guns->cleaningAfter($i) : 0;
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            $begin = max($begin, $this->held->letsFrom($i, $begin + $mix) - $mix);
+            $takes = $this->sitting->takes($i, $this->seconds($i, $begin), $begin + $mix, $this->calendar->longest());
+            $fit = $this->calendar->earliestFit($begin, ($mix + $takes + $reserve) / 60);
+            if ($fit === $begin) {
+                return $begin;
+            }
+            $begin = $fit;
+        }
+
+        return $begin;
+    }
+
+    /**
+     * Begins it as soon as it may be from a moment on, cleaning and mixing before it where that is due, and ends with it.
+     *
+     * @param  int  $at  not before the hands are free
+     * @return list<int> tasks that wait for none any more
+     */
+    public function take(int $i, int $at): array
+    {
+        $begin = $this->startOf($i, $at);
+        $clean = $this->guns->cleanBefore($i, $begin, $this->now);
+        if ($clean !== $this->now) {
+            $this->now = $clean;
+            $begin = $this->startOf($i, max($at, $clean));
+        }
+        $begin = $this->guns->mix($i, $begin);
+        $end = $begin + $this->seconds($i, $begin);
+        $this->start[$i] = $begin;
+        $this->end[$i] = $this->now = $end;
+        $this->waterUntil = $this->tasks->water[$i] > 0 ? $end : null;
+        $this->guns->sprayed($this->tasks->paint[$i], $end);
+        $this->sitting->done($i, $this->end);
+
+        return $this->held->done($i, $end, $this->end);
+    }
+
+    public function finish(): void
+    {
+        $this->guns->finish($this->now);
+    }
+
+    /** Hands-on, begun at a moment: what is washed in one go shares the water. */
+    private function seconds(int $i, int $begin): int
+    {
+        return $begin === $this->waterUntil ? $this->tasks->seconds[$i] - $this->tasks->water[$i] : $this->tasks->seconds[$i];
+    }
+}

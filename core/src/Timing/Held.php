@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Timing;
+
+use AmberStep\Core\Drying\WorkClock;
+
+/** What holds tasks while they are timed: what they wait for, arcs that run, gates that are shut, chances that close, the air. */
+final class Held
+{
+    /** Rounds in which stretches and air have to agree on a moment. */
+    private const ROUNDS = 12;
+
+    /** @var array<int, int> how many tasks each still waits for */
+    public array $open;
+
+    /** @var array<int, list<int>> when chances of a task close, those that are open */
+    public array $closes = [];
+
+    /** @var array<int, int> until when what was timed holds each */
+    private array $free;
+
+    /** @var list<list<array{int, int}>> from when until when each is shut, besides */
+    private array $shut;
+
+    /** @var array<string, int> until when each gate is shut */
+    private array $gates = [];
+
+    /** @var array<int, true> tasks of which all that holds them was told: no gate is asked */
+    private array $told = [];
+
+    /** @var list<array{array<string, int>, array<int, string>}> */
+    private array $groups;
+
+    public function __construct(private readonly Tasks $tasks, private readonly WorkClock $clock, int $now)
+    {
+        $this->open = $tasks->open;
+        $this->shut = $tasks->shut;
+        $this->groups = $tasks->groups;
+        $this->free = array_fill(0, $tasks->count(), $now);
+        foreach ($tasks->closes as $i => $closes) {
+            if ($closes !== []) {
+                $this->closes[$i] = $closes;
+            }
+        }
+    }
+
+    /**
+     * What holds a task is known better than by arcs: it replaces what they said.
+     *
+     * @param  list<array{int, int}>  $shut  from when until when
+     */
+    public function tell(int $i, array $shut, int $now): void
+    {
+        $this->free[$i] = $now;
+        $this->shut[$i] = $shut;
+        $this->told[$i] = true;
+    }
+
+    /** Until when arcs hold a task; a moment the user fixed is asked before all. */
+    public function until(int $i): int
+    {
+        return $this->tasks->fixed[$i] ?? $this->free[$i];
+    }
+
+    /** When what holds a task lets it go, and gates and air let it pass, at the earliest from a moment on. */
+    public function letsFrom(int $i, int $from): int
+    {
+        if ($this->tasks->fixed[$i] !== null) {
+            return $this->tasks->fixed[$i];
+        }
+        $from = max($from, $this->free[$i]);
+        foreach (isset($this->told[$i]) ? [] : $this->tasks->passes[$i] as $gate) {
+            $from = max($from, $this->gates[$gate] ?? 0);
+        }
+        $sprays = $this->tasks->paint[$i] >= 0;
+
+        return $sprays || $this->shut[$i] !== [] ? $this->between($i, $from, $sprays) : $from;
+    }
+
+    /** Stretches that shut it, and the air, from a moment on. */
+    private function between(int $i, int $from, bool $sprays): int
+    {
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            $before = $from;
+            foreach ($this->shut[$i] as [$shut, $until]) {
+                if ($from >= $shut && $from < $until) {
+                    $from = $until;
+                }
+            }
+            if ($sprays) {
+                $from = $this->clock->room->fitFrom($from, $this->tasks->gloss[$i]) ?? $from;
+            }
+            if ($from === $before) {
+                break;
+            }
+        }
+
+        return $from;
+    }
+
+    /** @return int|null when the next chance of a task closes */
+    public function closesAt(int $i, int $at): ?int
+    {
+        $soonest = null;
+        foreach ($this->closes[$i] ?? [] as $close) {
+            if ($close > $at && ($soonest === null || $close < $soonest)) {
+                $soonest = $close;
+            }
+        }
+
+        return $soonest;
+    }
+
+    /** When a wait is over that begins at a moment. */
+    public function after(int $end, float $work, int $by): int
+    {
+        return $by === 0 ? $end + 60 * (int) ceil($work - 1e-9) : $this->clock->endOf($end, $work, Tasks::DRIES[$by]);
+    }
+
+    /**
+     * A task is done: what it holds is held from then on.
+     *
+     * @param  array<int, int>  $done  ends of all that are
+     * @return list<int> tasks that wait for none any more
+     */
+    public function done(int $i, int $end, array $done): array
+    {
+        unset($this->closes[$i]);
+        foreach ($this->tasks->arcs[$i] as [$to, $work, $by, $from, $closes]) {
+            if (isset($done[$to])) {
+                continue;
+            }
+            $until = $this->after($end, $work, $by);
+            if ($from === 0) {
+                $this->free[$to] = max($this->free[$to], $until);
+            } elseif ($until > $end + $from) {
+                $this->shut[$to][] = [$end + $from, $until];
+            }
+            if ($closes !== null) {
+                $this->closes[$to][] = $end + $closes;
+            }
+        }
+        foreach ($this->tasks->shuts[$i] as [$gate, $work, $by]) {
+            $this->gates[$gate] = max($this->gates[$gate] ?? 0, $this->after($end, $work, $by));
+        }
+        $next = $this->tasks->unlocks[$i];
+        foreach ($this->tasks->readies[$i] as [$group, $piece]) {
+            array_push($next, ...$this->isReady($group, $piece));
+        }
+        $fresh = [];
+        foreach ($next as $one) {
+            if (--$this->open[$one] === 0) {
+                $fresh[] = $one;
+            }
+        }
+
+        return $fresh;
+    }
+
+    /** @return list<int> tasks of a group that wait no more, once one piece is a step nearer to being ready */
+    private function isReady(int $group, string $piece): array
+    {
+        if (--$this->groups[$group][0][$piece] > 0) {
+            return [];
+        }
+        unset($this->groups[$group][0][$piece]);
+
+        return match (count($this->groups[$group][0])) {
+            1 => array_keys($this->groups[$group][1], array_key_first($this->groups[$group][0]), true),
+            0 => array_keys(array_filter($this->groups[$group][1], static fn (string $on): bool => $on !== $piece)),
+            default => [],
+        };
+    }
+}

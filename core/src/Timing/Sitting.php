@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Timing;
+
+/** Sittings while tasks are timed: what is begun in one go is ended in it, and time is kept for that. */
+final class Sitting
+{
+    /** @var array<int, true> tasks that are left of sittings that are begun */
+    public array $left = [];
+
+    /** Seconds these take. */
+    public int $rest = 0;
+
+    /** @var array<int, list<int>> tasks of each sitting */
+    private array $of = [];
+
+    /** @var array<int, true> sittings that are begun */
+    private array $begun = [];
+
+    public function __construct(private readonly Tasks $tasks, private readonly Held $held)
+    {
+        foreach ($tasks->sitting as $i => $sitting) {
+            if ($sitting >= 0) {
+                $this->of[$sitting][] = $i;
+            }
+        }
+    }
+
+    /**
+     * Seconds a session has to have for a task that is begun then: the whole of a sitting it begins, and what is left of
+     * those that are begun; as far as any session has them.
+     *
+     * @param  int  $takes  seconds of the task itself
+     * @param  int  $longest  session, seconds
+     */
+    public function takes(int $i, int $takes, int $begin, int $longest): int
+    {
+        if (isset($this->left[$i])) {
+            return $takes;
+        }
+        if ($this->tasks->sitting[$i] >= 0) {
+            $span = $this->span($i, $begin);
+            $takes = $span <= $longest ? max($takes, $span) : $takes;
+        }
+
+        return $this->rest > 0 && $takes + $this->rest <= $longest ? $takes + $this->rest : $takes;
+    }
+
+    /** @param  array<int, int>  $done  ends of all that are */
+    public function done(int $i, array $done): void
+    {
+        $sitting = $this->tasks->sitting[$i];
+        if (isset($this->left[$i])) {
+            unset($this->left[$i]);
+            $this->rest -= $this->tasks->seconds[$i];
+        } elseif ($sitting >= 0 && ! isset($this->begun[$sitting])) {
+            $this->begun[$sitting] = true;
+            foreach ($this->of[$sitting] as $member) {
+                if ($member !== $i && ! isset($done[$member])) {
+                    $this->left[$member] = true;
+                    $this->rest += $this->tasks->seconds[$member];
+                }
+            }
+        }
+    }
+
+    /** Seconds from the begin of the first task of a sitting to the end of its last. */
+    private function span(int $i, int $begin): int
+    {
+        $sitting = $this->tasks->sitting[$i];
+        $free = [];
+        $t = $begin;
+        foreach ($this->of[$sitting] as $member) {
+            $t = max($t, $free[$member] ?? 0) + $this->tasks->seconds[$member];
+            foreach ($this->tasks->arcs[$member] as [$to, $work, $by, $from]) {
+                if ($from === 0 && $this->tasks->sitting[$to] === $sitting) {
+                    $free[$to] = max($free[$to] ?? 0, $this->held->after($t, $work, $by));
+                }
+            }
+        }
+
+        return $t - $begin;
+    }
+}

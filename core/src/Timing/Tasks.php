@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Timing;
+
+use AmberStep\Core\Material\DriesBy;
+
+/**
+ * What is timed, of one build or of several, as plain arrays by a task's number: no rule is asked any more, every wait
+ * is an arc. A task stands for one step; its number is its place, builds one after the other in the user's order.
+ *
+ * @phpstan-type Arc array{int, float, int, int, int|null} the task that waits; minutes of work; what works it off (DRIES); seconds from the end of the first until it begins to hold; seconds until it closes, null where it does not
+ */
+final class Tasks
+{
+    /** What works a wait off, by number: in arrays an enum cannot be kept. */
+    public const DRIES = [DriesBy::Itself, DriesBy::Solvent, DriesBy::Water];
+
+    /** @var list<string> build and key of the step, with a blank between */
+    public array $keys = [];
+
+    /** @var list<int> hands-on, seconds in whole minutes */
+    public array $seconds = [];
+
+    /** @var list<int> paint that goes through a gun or comes out of a can, by its number in $paints; -1: none */
+    public array $paint = [];
+
+    /** @var list<bool> sprayed, and a gloss: the air has to be drier */
+    public array $gloss = [];
+
+    /** @var list<int> seconds of a washing that are saved where the water is there already; 0 for all else */
+    public array $water = [];
+
+    /** @var list<int|null> the moment the user fixed; null: none */
+    public array $fixed = [];
+
+    /** @var list<int> sitting it belongs to; -1: none */
+    public array $sitting = [];
+
+    /** @var list<int> how many tasks come before it */
+    public array $open = [];
+
+    /** @var list<list<int>> tasks that wait for it to be done */
+    public array $unlocks = [];
+
+    /** @var list<list<Arc>> waits that begin as it ends */
+    public array $arcs = [];
+
+    /** @var list<list<array{string, float, int}>> gates a task shuts as it ends: minutes of work until each is open again, and what works it off */
+    public array $shuts = [];
+
+    /** @var list<list<string>> gates a task has to pass */
+    public array $passes = [];
+
+    /** @var list<list<array{int, int}>> from when until when what is on the model already forbids it */
+    public array $shut = [];
+
+    /** @var list<list<int>> when a chance of it closes that is open already */
+    public array $closes = [];
+
+    /** @var list<array{array<string, int>, array<int, string>}> what begins together: how much is left to make each piece ready, by piece; the piece of each task that begins */
+    public array $groups = [];
+
+    /** @var list<list<array{int, string}>> group and piece it makes ready by one */
+    public array $readies = [];
+
+    /** @var list<Paint> */
+    public array $paints = [];
+
+    /** @var list<array{int, int}> paints that were sprayed before, and when */
+    public array $loaded = [];
+
+    /** @var array<string, int> when a gun was last cleaned of a paint, by its id; of whatever was in it, under none */
+    public array $cleaned = [];
+
+    public function count(): int
+    {
+        return count($this->keys);
+    }
+
+    /**
+     * What is in so many guns at a moment: what was sprayed last, of whichever build, and not cleaned out of one since.
+     *
+     * @return array<int, int> when each paint was last sprayed, by its number
+     */
+    public function inTheGuns(int $now, int $guns): array
+    {
+        $in = [];
+        foreach ($this->loaded as [$paint, $at]) {
+            $cleaned = max($this->cleaned[$this->paints[$paint]->id] ?? 0, $this->cleaned[''] ?? 0);
+            if ($now - $at < InGuns::CLEANED_UNSAID && $at > $cleaned) {
+                $in[$paint] = max($in[$paint] ?? 0, $at);
+            }
+        }
+        arsort($in);
+
+        return array_slice($in, 0, $guns, true);
+    }
+
+    /**
+     * Tasks of several builds as one: numbered one after the other, their paints told once.
+     *
+     * @param  list<self>  $builds
+     */
+    public static function joined(array $builds): self
+    {
+        if (count($builds) === 1) {
+            return clone $builds[0];
+        }
+        $all = new self;
+        $paints = $mixed = [];
+        foreach ($builds as $one) {
+            $by = $all->count();
+            $paint = [-1 => -1];
+            foreach ($one->paints as $p => $each) {
+                if (! isset($paints[$each->id])) {
+                    $paints[$each->id] = count($all->paints);
+                    $all->paints[] = $each;
+                } elseif ($each->mixed !== null && $each->mixed > ($all->paints[$paints[$each->id]]->mixed ?? 0)) {
+                    $all->paints[$paints[$each->id]] = $each;
+                }
+                $paint[$p] = $paints[$each->id];
+            }
+            $moved = static fn (array $list): array => array_map(static fn (int $i): int => $i + $by, $list);
+            foreach ($one->keys as $i => $key) {
+                $all->paint[] = $paint[$one->paint[$i]];
+                $all->sitting[] = $one->sitting[$i] < 0 ? -1 : $one->sitting[$i] + $by;
+                $all->unlocks[] = $moved($one->unlocks[$i]);
+                $all->arcs[] = array_map(static fn (array $arc): array => [$arc[0] + $by, $arc[1], $arc[2], $arc[3], $arc[4]], $one->arcs[$i]);
+                $all->readies[] = array_map(static fn (array $r): array => [$r[0] + count($all->groups), $r[1]], $one->readies[$i]);
+            }
+            foreach ($one->groups as [$open, $begin]) {
+                $all->groups[] = [$open, array_combine($moved(array_keys($begin)), $begin)];
+            }
+            foreach ($one->loaded as [$p, $at]) {
+                $all->loaded[] = [$paint[$p], $at];
+            }
+            foreach ($one->cleaned as $id => $at) {
+                $all->cleaned[$id] = max($all->cleaned[$id] ?? 0, $at);
+            }
+            foreach (['keys', 'seconds', 'gloss', 'water', 'fixed', 'open', 'shut', 'closes', 'shuts', 'passes'] as $same) {
+                array_push($all->{$same}, ...$one->{$same});
+            }
+        }
+
+        return $all;
+    }
+}

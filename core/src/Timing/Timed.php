@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Timing;
+
+/** Tasks put into time: in which order, when each begins and ends, and what is done at the guns for them. */
+final readonly class Timed
+{
+    /**
+     * @param  list<int>  $order  tasks as the hands take them
+     * @param  array<int, int>  $start
+     * @param  array<int, int>  $end
+     * @param  list<array{bool, int, int, int, int}>  $gun  whether it is a cleaning (else a mixing), paint, begin, end, task it comes before (-1: none)
+     */
+    public function __construct(public array $order, public array $start, public array $end, public array $gun)
+    {
+    }
+
+    public static function by(Hands $hands): self
+    {
+        return new self(array_keys($hands->end), $hands->start, $hands->end, $hands->guns->done);
+    }
+
+    /** Seconds at the guns that are not spraying. */
+    public function gunSeconds(): int
+    {
+        $seconds = 0;
+        foreach ($this->gun as [, , $begin, $end]) {
+            $seconds += $end - $begin;
+        }
+
+        return $seconds;
+    }
+}
