@@ -35,9 +35,10 @@ function do_first(Browser $browser, string $first): void
         $browser->see('.match-found li');
         $browser->see('.tone-list li');
         $browser->script('window.scrollTo(0, 0)');
-    } elseif ($first === 'recipes') {
-        $browser->press('Recipes');
-        $browser->see('.recipe-list li');
+    } elseif ($first === 'away') {
+        $browser->click('.week-date[aria-label^="Sat 14 Mar"]');
+        $browser->press('Away');
+        $browser->seeText('[data-testid="told"]', 'Away on Sat 14 Mar');
     } elseif ($first === 'back') {
         $browser->click('[data-testid="copies"] button');
         $browser->see('.keep-table tbody tr');
@@ -63,7 +64,7 @@ $views = [
     ['kit-day', 'kit', 0, 1280, 800, 'day', 'type'], ['house-day', 'house', 0, 1280, 800, 'day', ''], ['sheet-day', 'sheet', 0, 1280, 800, 'day', ''],
     ['booklet-day', 'booklet', 2, 1280, 800, 'day', 'call'], ['breakdown-day', 'breakdown', 2, 1280, 800, 'day', 'deck'], ['lists-tablet', 'lists', 2, 820, 1180, 'day', ''],
     ['surface-day', 'surface', 2, 1280, 800, 'day', ''], ['round-tablet', 'surface', 2, 820, 1180, 'booth', 'round'],
-    ['mix-day', 'mix', 0, 1280, 800, 'day', 'two'], ['mix-colour-booth', 'mix', 0, 1280, 800, 'booth', 'colour'], ['recipes-tablet', 'mix', 4, 820, 1180, 'day', 'recipes'],
+    ['mix-day', 'mix', 0, 1280, 800, 'day', 'two'], ['mix-colour-booth', 'mix', 0, 1280, 800, 'booth', 'colour'], ['evenings-day', 'evenings', 0, 1280, 800, 'day', 'away'],
     ['bench-day', 'bench', 0, 1280, 800, 'day', ''], ['bench-tablet', 'bench', 0, 820, 1180, 'day', ''],
     ['layers-day', 'layers', 1, 1280, 800, 'day', 'choose'], ['layers-booth', 'layers', 0, 1280, 800, 'booth', ''], ['film-day', 'layers', 1, 1280, 800, 'day', 'film'],
     ['log-day', 'log', 0, 1280, 800, 'day', ''], ['finish-day', 'finish', 4, 1280, 800, 'day', ''], ['keep-booth', 'keep', 0, 1280, 800, 'booth', 'back'],
@@ -80,7 +81,7 @@ try {
             $server->request('PUT', "/api/builds/{$builds[3]}/away", ['away' => true]);
             $server->request('PUT', "/api/builds/{$builds[4]}/bin", ['binned' => true]);
         }
-        $browser->driver->get($server->address().($station === 'keep' ? '/keep' : "/b/{$builds[$build]}/{$station}"));
+        $browser->driver->get($server->address().(in_array($station, ['keep', 'evenings'], true) ? "/{$station}" : "/b/{$builds[$build]}/{$station}"));
         $browser->see('.card');
         $browser->until(fn (): bool => $browser->script('return document.fonts.status') === 'loaded' && $browser->count('.line rect') > 0, 'the page is not drawn');
         do_first($browser, $first);

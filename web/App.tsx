@@ -26,6 +26,7 @@ const SurfacePage = lazy(() => import('./surface/SurfacePage'));
 const ListsPage = lazy(() => import('./lists/ListsPage'));
 const LogPage = lazy(() => import('./log/LogPage'));
 const KeepPage = lazy(() => import('./keep/KeepPage'));
+const EveningsPage = lazy(() => import('./evenings/EveningsPage'));
 
 /** Each station keeps its own number, even while some are not built. */
 const STATIONS = [
@@ -59,10 +60,11 @@ function Screen(): ReactElement {
     const { pathname } = useLocation();
     const first = frame.data?.builds[0]?.id;
     const keeping = pathname === '/keep';
+    const evening = pathname === '/evenings';
     const trouble = frame.error instanceof Refused ? frame.error : null;
     const damaged = useDamaged();
     // The stations of the first build, where none is open.
-    const at = build ?? (keeping ? first : undefined);
+    const at = build ?? (keeping || evening ? first : undefined);
     const here = frame.data?.builds.find((b) => b.id === build);
     const keys = useMemo(
         () => ({
@@ -72,6 +74,7 @@ function Screen(): ReactElement {
             l: () => build !== undefined && void go(`/b/${build}/lists`),
             h: () => build !== undefined && void go(`/b/${build}/house`),
             k: () => void go('/keep'),
+            e: () => void go('/evenings'),
             n: () => bringIn(true),
             '/': () => build !== undefined && find(true),
             '?': () => showHelp(true),
@@ -80,7 +83,7 @@ function Screen(): ReactElement {
     );
     useKeys(keys);
 
-    if (build === undefined && first !== undefined && !keeping) {
+    if (build === undefined && first !== undefined && !keeping && !evening) {
         return <Navigate to={`/b/${first}/bench`} replace />;
     }
 
@@ -91,7 +94,7 @@ function Screen(): ReactElement {
             <nav className="stations" aria-label="Stations">
                 {at !== undefined && !damaged &&
                     STATIONS.map((s) => (
-                        <Link key={s.path} className="station" to={`/b/${at}/${s.path}`} aria-current={!keeping && (UNDER[station] ?? station) === s.path ? 'page' : undefined}>
+                        <Link key={s.path} className="station" to={`/b/${at}/${s.path}`} aria-current={!keeping && !evening && (UNDER[station] ?? station) === s.path ? 'page' : undefined}>
                             {s.name}
                             {s.path === 'layers' && here !== undefined && here.stops > 0 && <span className="station-count" aria-label={`${here.stops} open stops`}>{here.stops}</span>}
                         </Link>
@@ -105,6 +108,11 @@ function Screen(): ReactElement {
                     <button type="button" className="station" onClick={() => find(true)}>
                         Find
                     </button>
+                )}
+                {!damaged && (
+                    <Link className="station" to="/evenings" aria-current={evening ? 'page' : undefined}>
+                        Evenings
+                    </Link>
                 )}
                 <Link className={at === undefined || damaged ? 'station stations-foot' : 'station'} to="/keep" aria-current={keeping ? 'page' : undefined}>
                     Builds, copies
@@ -135,6 +143,7 @@ function Screen(): ReactElement {
                 <Unread key={pathname}>
                 <Suspense fallback={<p>Loading the station.</p>}>
                     {(keeping || damaged) && <KeepPage damaged={damaged} />}
+                    {evening && !damaged && <EveningsPage />}
                     {here !== undefined && !damaged && station === 'bench' && <BenchPage key={here.id} buildId={here.id} />}
                     {here !== undefined && !damaged && station === 'kit' && <KitPage key={here.id} buildId={here.id} />}
                     {here !== undefined && !damaged && station === 'house' && <HousePage key={here.id} buildId={here.id} />}
@@ -149,7 +158,7 @@ function Screen(): ReactElement {
                     {here !== undefined && !damaged && station === 'log' && <LogPage key={here.id} buildId={here.id} />}
                 </Suspense>
                 </Unread>
-                {frame.data !== undefined && here === undefined && !keeping && !damaged && (
+                {frame.data !== undefined && here === undefined && !keeping && !evening && !damaged && (
                     <div className="card empty">
                         <h2>{frame.data.builds.length === 0 ? 'No build in hand' : 'This build is not here'}</h2>
                         <p>{frame.data.builds.length === 0 ? 'Type a kit in or bring a build file in, and the bench says what to do first.' : 'It may be in the bin. Choose one from the tabs above, or look among all builds.'}</p>

@@ -53,7 +53,7 @@ final readonly class Timetables
         return $this->remember($build, "sheet/{$minutes}", function (LoadedBuild $loaded, Problem $problem) use ($minutes): array {
             $shared = $this->together->plan($loaded, $problem, $this->marks->ofBuilds(), [$problem->context->nowEpoch, $minutes]);
 
-            return [['build' => KitPresenter::name($loaded)] + BenchPresenter::sheet($shared->plan, $minutes), min($this->dayUntil($shared->plan), $shared->plan->validUntil)];
+            return [['build' => KitPresenter::name($loaded)] + BenchPresenter::sheet($shared->plan, $minutes, $shared->before($problem->context->nowEpoch + 60 * $minutes)), min($this->dayUntil($shared->plan), $shared->plan->validUntil)];
         }, times: true);
     }
 
@@ -170,7 +170,7 @@ final readonly class Timetables
             $first[$slice] = $made($slice);
         }
         $this->store->putTogether($build, $first);
-        $later(function () use ($build, $first, $made): void {
+        $later(function () use ($loaded, $problem, $mark, $shared, $build, $first, $made): void {
             $rest = [];
             foreach (array_diff(Slices::ALL, array_keys($first)) as $slice) {
                 $rest[$slice] = $made($slice);

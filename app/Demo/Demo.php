@@ -15,15 +15,20 @@ use App\Clock\BenchZone;
 use App\Keeping\Cause;
 use App\Keeping\Copies;
 use App\Models\Build;
+use App\Models\Gun;
 use App\Models\Setting;
 use App\Repositories\Settings;
 use DateTimeImmutable;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use RuntimeException;
 
 /** The demo builds, in a state that is relative to now, so that they are always alive. */
 final readonly class Demo
 {
+    /** Name, nozzle in mm and cup in ml. */
+    private const GUNS = [['Fine', 0.2, 2.0], ['All-round', 0.35, 7.0], ['Wide', 0.5, 15.0]];
+
     private const BUILDS = ['shearwater', 'cinder', 'type6', 'torsay', 'marram'];
 
     public function __construct(private Porter $porter, private Settings $settings, private BenchClock $clock, private Copies $copies)
@@ -62,6 +67,11 @@ final readonly class Demo
         $products = array_map(Paint::fromArray(...), self::list(self::read('shelf'), 'products'));
         foreach (self::BUILDS as $name) {
             $this->porter->import($this->file($name, array_values($products)), Porter::REPLACE, true);
+        }
+        if (! Gun::query()->exists()) {
+            foreach (self::GUNS as $i => [$name, $nozzle, $cup]) {
+                Gun::query()->create(['id' => strtoupper((string) Str::ulid()), 'name' => $name, 'nozzle_mm' => $nozzle, 'cup_ml' => $cup, 'position' => $i + 1]);
+            }
         }
         $this->settings->set('demo', ['loaded' => Instant::format($this->clock->epoch())]);
     }

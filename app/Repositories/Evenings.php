@@ -47,10 +47,11 @@ final readonly class Evenings
     /**
      * @param  string  $day  mon to sun
      * @param  mixed  $sessions  as they were sent
+     * @return array{id: string, title: string}|null the change; null where it was so already
      *
      * Throws BadDocument where they are none
      */
-    public function setDay(string $day, mixed $sessions): ?Change
+    public function setDay(string $day, mixed $sessions): ?array
     {
         if (! in_array($day, Calendar::DAYS, true)) {
             throw BadDocument::at('day', 'is no weekday', 'use one of '.implode(', ', Calendar::DAYS));
@@ -62,10 +63,11 @@ final readonly class Evenings
     /**
      * @param  string  $date  such as 2026-03-07
      * @param  mixed  $sessions  as they were sent; none: away; null: as its weekday again
+     * @return array{id: string, title: string}|null the change; null where it was so already
      *
      * Throws BadDocument where there is no such date
      */
-    public function setDate(string $date, mixed $sessions): ?Change
+    public function setDate(string $date, mixed $sessions): ?array
     {
         $day = DateTimeImmutable::createFromFormat('!Y-m-d', $date, new DateTimeZone('UTC'));
         if ($day === false || $day->format('Y-m-d') !== $date) {
@@ -93,13 +95,16 @@ final readonly class Evenings
         });
     }
 
-    /** @param  Sessions|null  $sessions */
-    private function write(string $title, string $of, ?array $sessions): ?Change
+    /**
+     * @param  Sessions|null  $sessions
+     * @return array{id: string, title: string}|null
+     */
+    private function write(string $title, string $of, ?array $sessions): ?array
     {
-        return DB::transaction(function () use ($title, $of, $sessions): ?Change {
+        return DB::transaction(function () use ($title, $of, $sessions): ?array {
             $was = $this->put($of, $sessions);
 
-            return $was === $sessions ? null : $this->ledger->write(Ledger::CALENDAR, $title, [new FieldEdit($of, 'sessions', $sessions)], [new FieldEdit($of, 'sessions', $was)]);
+            return $was === $sessions ? null : Ledger::told($this->ledger->write(Ledger::CALENDAR, $title, [new FieldEdit($of, 'sessions', $sessions)], [new FieldEdit($of, 'sessions', $was)]));
         });
     }
 

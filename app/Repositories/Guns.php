@@ -41,21 +41,22 @@ final readonly class Guns
 
     /**
      * @param  mixed  $sent  all of them, in their order; a new one without id
+     * @return array{id: string, title: string}|null the change; null where it was so already
      *
      * @throws BadDocument where one is no gun
      */
-    public function set(mixed $sent): ?Change
+    public function set(mixed $sent): ?array
     {
         $guns = self::read($sent);
 
-        return DB::transaction(function () use ($guns): ?Change {
+        return DB::transaction(function () use ($guns): ?array {
             $was = $this->all();
             if ($was === $guns) {
                 return null;
             }
             $this->put($guns);
 
-            return $this->ledger->write(Ledger::GUNS, count($guns) === 1 ? 'Guns: one' : 'Guns: '.count($guns), [new FieldEdit('guns', '', $guns)], [new FieldEdit('guns', '', $was)]);
+            return Ledger::told($this->ledger->write(Ledger::GUNS, count($guns) === 1 ? 'Guns: one' : 'Guns: '.count($guns), [new FieldEdit('guns', '', $guns)], [new FieldEdit('guns', '', $was)]));
         });
     }
 

@@ -15,6 +15,6 @@ final readonly class Hints
         /** @var Hint|null $row */
         $row = Hint::query()->find(Hint::ONLY);
 
-        return new Found($row->hints['order'] ?? [], $row->hints['putOffs'] ?? []);
+        return new Found($row->hints['order'] ?? [], $row->hints['putOffs'] ?? [], $row->hints['patient'] ?? false);
     }
 }

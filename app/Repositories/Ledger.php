@@ -40,6 +40,12 @@ final readonly class Ledger
         return Change::query()->create(['id' => strtoupper((string) Str::ulid()), 'scope' => $scope, 'revision' => 1 + (int) Change::query()->where('scope', $scope)->max('revision'), 'title' => mb_substr($title, 0, 200), 'edits' => FieldEdit::toList($edits), 'inverse' => FieldEdit::toList($inverse), 'undoes' => $undoes, 'at' => $this->clock->epoch()]);
     }
 
+    /** @return array{id: string, title: string} a change as it is told where it was made */
+    public static function told(Change $change): array
+    {
+        return ['id' => $change->id, 'title' => $change->title];
+    }
+
     /** @throws BadDocument where there is none, or it was taken back, or something later changed the same */
     public function undoable(string $id): Change
     {

@@ -61,27 +61,28 @@ final class FreshnessTest extends AppTestCase
         }
     }
 
-    public function test_a_press_on_one_build_leaves_the_others_as_they_are(): void
+    public function test_a_press_on_one_build_leaves_of_the_others_what_tells_no_time(): void
     {
-        $before = $this->compiled();
+        $before = $this->compiled('surface');
         $other = $this->send('GET', '/api/frame')->json('builds')[1]['id'];
         $this->send('POST', "/api/builds/{$other}/events", ['id' => self::ulid(1), 'kind' => 'note', 'at' => self::NOW, 'note' => 'x'])->assertCreated();
 
-        self::assertSame($before, $this->compiled());
+        self::assertSame($before, $this->compiled('surface'));
+        self::assertSame($before + 1, $this->compiled('plan'), 'one pair of hands: when it is done may be another');
     }
 
     public function test_it_holds_until_the_moment_its_plan_names_and_not_a_second_longer(): void
     {
-        $first = $this->compiled();
-        $until = app(Store::class)->slice($this->buildId(), 'plan')?->untilEpoch ?? 0;
+        $first = $this->compiled('surface');
+        $until = app(Store::class)->slice($this->buildId(), 'surface')?->untilEpoch ?? 0;
         self::assertGreaterThan(strtotime(self::NOW) + 60, $until, 'a minute that turns alone makes nothing new');
 
         $this->at(gmdate('Y-m-d\TH:i:s\Z', $until - 1));
-        self::assertSame($first, $this->compiled());
+        self::assertSame($first, $this->compiled('surface'));
         $this->at(gmdate('Y-m-d\TH:i:s\Z', $until));
-        self::assertSame($first + 1, $this->compiled());
+        self::assertSame($first + 1, $this->compiled('surface'));
         $this->at('2026-03-03T19:04:00Z');
-        self::assertSame($first + 2, $this->compiled(), 'a clock that was set back makes it anew');
+        self::assertSame($first + 2, $this->compiled('surface'), 'a clock that was set back makes it anew');
     }
 
     public function test_somebody_at_the_bench_is_there_for_all_readers_until_the_time_is_over(): void

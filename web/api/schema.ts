@@ -2220,6 +2220,213 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/evenings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** When the user is at the bench, the week and single dates, and the guns there are. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Minutes of the day, on the wall. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Evenings"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/evenings/days/{day}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** The sessions of a weekday, mon to sun. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    day: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: {
+                content: {
+                    "application/json": {
+                        sessions: components["schemas"]["Session"][];
+                    };
+                };
+            };
+            responses: {
+                /** @description They are so each week. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            change: components["schemas"]["ToldChange"];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/evenings/dates/{date}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** The sessions of a single date; none is away, null is as its weekday. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    date: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: {
+                content: {
+                    "application/json": {
+                        sessions: components["schemas"]["Session"][] | null;
+                    };
+                };
+            };
+            responses: {
+                /** @description They are so on that date. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            change: components["schemas"]["ToldChange"];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/guns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** All guns there are; a new one without id. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: {
+                content: {
+                    "application/json": {
+                        guns: {
+                            id?: components["schemas"]["Id"];
+                            name: string;
+                            nozzleMm: number;
+                            cupMl: number;
+                        }[];
+                    };
+                };
+            };
+            responses: {
+                /** @description Each holds one paint at a time. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            change: components["schemas"]["ToldChange"];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/house": {
         parameters: {
             query?: never;
@@ -3616,7 +3823,7 @@ export interface components {
             changes: {
                 id: components["schemas"]["Id"];
                 /** @enum {string} */
-                scope: "shelf" | "house" | "builds";
+                scope: "shelf" | "house" | "builds" | "calendar" | "guns";
                 title: string;
                 at: components["schemas"]["Instant"];
                 undone: boolean;
@@ -3676,6 +3883,45 @@ export interface components {
             }[];
             /** @description Minutes the clock jumped since it was last looked at, and nobody said that it is right */
             clockJumpedMinutes: number | null;
+        };
+        Session: {
+            from: number;
+            until: number;
+        };
+        Evenings: {
+            now: components["schemas"]["Instant"];
+            week: {
+                [key: string]: components["schemas"]["Session"][];
+            };
+            dates: {
+                [key: string]: components["schemas"]["Session"][];
+            };
+            guns: components["schemas"]["GunRow"][];
+        };
+        GunRow: {
+            id: components["schemas"]["Id"];
+            name: string;
+            nozzleMm: number;
+            cupMl: number;
+        };
+        BenchLine: {
+            key: string;
+            title: string;
+            where: string;
+            pieceId: string;
+            piece: string;
+            operation: string;
+            n: number;
+            of: number;
+            swatch: string | null;
+            sprays: boolean;
+            start: components["schemas"]["Instant"];
+            end: components["schemas"]["Instant"];
+            minutes: number;
+            remedy: boolean;
+            /** @description Of another build; null where it is of this one. */
+            buildId: string | null;
+            build: string | null;
         };
         StepLine: {
             key: string;
@@ -3874,7 +4120,9 @@ export interface components {
             current: components["schemas"]["Step"] | null;
             closesAt: components["schemas"]["Instant"] | null;
             finished: boolean;
-            follows: components["schemas"]["StepLine"][];
+            follows: components["schemas"]["BenchLine"][];
+            /** @description What the hands do best now, where it is on another build. */
+            takeUp: components["schemas"]["BenchLine"] | null;
             idleMinutes: number;
             opensNext: components["schemas"]["OpensNext"] | null;
             handsOff: components["schemas"]["HandsOff"][];
@@ -3969,6 +4217,8 @@ export interface components {
             build: components["schemas"]["BuildName"];
             minutes: number;
             steps: components["schemas"]["Step"][];
+            /** @description What the hands do on other builds meanwhile. */
+            beside: components["schemas"]["BenchLine"][];
             holds: components["schemas"]["Hold"][];
             handsOff: components["schemas"]["HandsOff"][];
         };

@@ -13,6 +13,7 @@ import { FaultSheet } from './FaultSheet';
 import { HandsOff } from './HandsOff';
 import { MinutesField, useMinutes } from './MinutesField';
 import { StepCard } from './StepCard';
+import { TakeUp } from './TakeUp';
 import { TimeSheet } from './TimeSheet';
 import { TurnRound } from './TurnRound';
 import { Waiting } from './Waiting';
@@ -63,6 +64,7 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                 )}
             </div>
             <div className="bench-main">
+                {bench.takeUp !== null && <TakeUp line={bench.takeUp} />}
                 {step !== null ? (
                     <StepCard buildId={buildId} step={step} sent={sent} closesAt={bench.closesAt} zone={zone} done={() => done(step, at)} wrong={() => show('fault')} earlier={() => show('time')} />
                 ) : (

@@ -31,6 +31,18 @@ export default function SheetPage({ buildId }: { buildId: string }): ReactElemen
                     <PaperStep key={step.key} step={step} when={wall(step.start, at, zone)} />
                 ))}
             </ol>
+            {sheet.beside.length > 0 && (
+                <section className="paper-holds">
+                    <h2>On other builds meanwhile</h2>
+                    <ul>
+                        {sheet.beside.map((line) => (
+                            <li key={`${line.buildId ?? ''} ${line.key}`}>
+                                <strong>{wall(line.start, at, zone)}</strong> {line.build}: {line.title}, {line.where}, {Math.max(1, Math.round(line.minutes))} min
+                            </li>
+                        ))}
+                    </ul>
+                </section>
+            )}
             {sheet.holds.length > 0 && (
                 <section className="paper-holds">
                     <h2>Hands off</h2>

@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import type { Bench, StepLine } from '../api/types';
+import type { Bench, BenchLine } from '../api/types';
 import { useNow } from '../api/clock';
 import { useWidth } from '../frame/useWidth';
 import { clock } from '../frame/words';
@@ -27,7 +27,7 @@ export function TurnRound({ bench }: { bench: Bench }): ReactElement {
                 <h2 id="turn" className="card-title">
                     The turn-round
                 </h2>
-                <p>each piece comes back when its wait is over{hidden > 0 ? `; ${hidden} more ${hidden === 1 ? "piece" : "pieces"}` : ''}</p>
+                <p>each piece comes back when its wait is over, of whichever build{hidden > 0 ? `; ${hidden} more ${hidden === 1 ? "piece" : "pieces"}` : ''}</p>
             </header>
             <div ref={ref}>
                 <svg width="100%" height={height} viewBox={`0 0 ${w} ${height}`} preserveAspectRatio="none" role="img" aria-label="What follows, by piece and time; the same as a table below">
@@ -50,10 +50,10 @@ export function TurnRound({ bench }: { bench: Bench }): ReactElement {
                 <caption>What follows, in order of time</caption>
                 <tbody>
                     {bench.follows.map((step) => (
-                        <tr key={step.key}>
+                        <tr key={`${step.buildId ?? ''} ${step.key}`}>
                             <td>{clock(Date.parse(step.start), bench.build.zone)}</td>
                             <td>{step.title}</td>
-                            <td>{step.where}</td>
+                            <td>{step.build === null ? step.where : `${step.build}: ${step.where}`}</td>
                         </tr>
                     ))}
                 </tbody>
@@ -61,8 +61,8 @@ export function TurnRound({ bench }: { bench: Bench }): ReactElement {
             </div>
             <ol className="turn-list" aria-hidden="true">
                 {bench.follows.slice(1, 5).map((step) => (
-                    <li key={step.key}>
-                        <time>{clock(Date.parse(step.start), bench.build.zone)}</time> {step.title} <span>{step.where}</span>
+                    <li key={`${step.buildId ?? ''} ${step.key}`}>
+                        <time>{clock(Date.parse(step.start), bench.build.zone)}</time> {step.title} <span>{step.build === null ? step.where : `${step.build}: ${step.where}`}</span>
                     </li>
                 ))}
             </ol>
@@ -70,7 +70,7 @@ export function TurnRound({ bench }: { bench: Bench }): ReactElement {
     );
 }
 
-function Row({ name, steps, y, x }: { name: string; steps: StepLine[]; y: number; x: (ms: number) => number }): ReactElement {
+function Row({ name, steps, y, x }: { name: string; steps: BenchLine[]; y: number; x: (ms: number) => number }): ReactElement {
     return (
         <g>
             <text x="0" y={y + 19} className="turn-name">
@@ -83,7 +83,7 @@ function Row({ name, steps, y, x }: { name: string; steps: StepLine[]; y: number
                 const gap = next === undefined ? 0 : x(Date.parse(next.start)) - from - width;
 
                 return (
-                    <g key={step.key}>
+                    <g key={`${step.buildId ?? ''} ${step.key}`}>
                         {gap > 4 && !isGun(step) && <rect x={from + width} y={y + 11} width={gap} height="6" fill="var(--amber)" stroke="var(--mark-line)" strokeWidth="0.7" />}
                         <rect x={from} y={y + 2} width={width} height="24" fill={step.sprays && step.swatch !== null ? step.swatch : 'var(--surface)'} stroke="var(--ink)">
                             <title>{step.title}</title>
@@ -101,7 +101,7 @@ function Row({ name, steps, y, x }: { name: string; steps: StepLine[]; y: number
 }
 
 /** The gun stands on a line of its own, with its cup: neither is a wait of a piece. */
-function isGun(step: StepLine): boolean {
+function isGun(step: BenchLine): boolean {
     return ['rinse', 'strip', 'mix'].includes(step.operation);
 }
 
@@ -111,12 +111,19 @@ function fit(word: string, width: number): string {
     return word.length <= most ? word : most >= 3 ? word.slice(0, most - 1) + '…' : '';
 }
 
-function byPiece(steps: StepLine[]): [string, StepLine[]][] {
-    const rows = new Map<string, StepLine[]>();
+function byPiece(steps: BenchLine[]): [string, BenchLine[]][] {
+    const rows = new Map<string, BenchLine[]>();
     for (const step of steps) {
-        const name = isGun(step) ? 'The gun' : step.piece;
+        const name = isGun(step) ? 'The gun' : step.build === null ? step.piece : `${short(step.build)}: ${step.piece}`;
         rows.set(name, [...(rows.get(name) ?? []), step]);
     }
 
     return [...rows];
+}
+
+/** What tells a build apart, as far as a name of a row has room for it. */
+function short(build: string): string {
+    const words = build.split(' ');
+
+    return words.length > 1 && (words[0] ?? '').length > 6 ? (words[words.length - 1] ?? build) : (words[0] ?? build);
 }

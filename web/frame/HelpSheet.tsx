@@ -18,6 +18,7 @@ const KEYS: [string, string][] = [
     ['d', 'Break-down: what is glued when, and what holds it'],
     ['l', 'Colour lists: tick what has its colour'],
     ['h', 'House rules: where modellers differ'],
+    ['e', 'Evenings: when you are at the bench, and the guns'],
     ['k', 'all builds, copies, and what was changed'],
     ['n', 'a new build: from nothing, a copy or a file'],
     ['Ctrl Enter', 'in the Kit: take the lines in'],

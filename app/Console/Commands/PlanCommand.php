@@ -4,32 +4,60 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Telling\Words;
+use App\Build\Together;
 use App\Clock\BenchClock;
 use App\Http\Presenters\PlanPresenter;
+use App\Http\Presenters\TimetablePresenter;
+use Symfony\Component\Console\Output\OutputInterface;
 
-/** Prints the plan of a build file. */
+/** Prints the plan of a build file, or the one timetable of all builds in hand. */
 final class PlanCommand extends Speaks
 {
-    protected $signature = 'amber:plan {file : a build file} {--at= : plan as of this instant, UTC} {--json : print JSON}';
+    protected $signature = 'amber:plan {file? : a build file} {--all : all builds in hand, in one pair of hands} {--at= : plan as of this instant, UTC} {--json : print JSON}';
 
-    protected $description = 'Plan what is left to do in a build file';
+    protected $description = 'Plan what is left to do in a build file, or in all builds';
 
-    public function handle(BenchClock $clock): int
+    public function handle(BenchClock $clock, Together $together): int
     {
-        return $this->speak(function () use ($clock): int {
+        return $this->speak(function () use ($clock, $together): int {
+            if ($this->option('all') === true) {
+                return $this->all($together, $clock);
+            }
+            if ($this->argument('file') === null) {
+                throw BadDocument::at('file', 'is missing', 'name a build file, or say --all');
+            }
             $file = $this->file();
             $plan = $this->planOf($file, $this->at($clock));
             if ($this->option('json') === true) {
-                $this->output->writeln(self::json(PlanPresenter::plan($plan)), \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+                $this->output->writeln(self::json(PlanPresenter::plan($plan)), OutputInterface::OUTPUT_RAW);
             } else {
                 $this->inWords($plan, $file->readings === []);
             }
 
             return self::SUCCESS;
         });
+    }
+
+    private function all(Together $together, BenchClock $clock): int
+    {
+        if ($this->argument('file') !== null || $this->option('at') !== null) {
+            throw BadDocument::at('--all', 'is of the builds on this bench, now', 'leave the file and --at out');
+        }
+        $lines = TimetablePresenter::lines($together->all(), $clock->epoch());
+        if ($this->option('json') === true) {
+            $this->output->writeln(self::json(['now' => Instant::format($clock->epoch()), 'steps' => $lines]), OutputInterface::OUTPUT_RAW);
+
+            return self::SUCCESS;
+        }
+        foreach ($lines as $line) {
+            $this->line(sprintf('%-14s %-24s %s: %s%s', $line['wall'], $line['build'], $line['title'], $line['where'], $line['held'] === null ? '' : " ({$line['held']})"));
+        }
+
+        return self::SUCCESS;
     }
 
     private function inWords(Plan $plan, bool $assumed): void

@@ -77,8 +77,11 @@ final class BenchPresenter
         return $places;
     }
 
-    /** @return array<string, mixed> all that is done in the minutes there are, each step whole: for a printed sheet */
-    public static function sheet(Plan $plan, int $minutes): array
+    /**
+     * @param  list<array<string, mixed>>  $beside  lines of the other builds
+     * @return array<string, mixed> all that is done in the minutes there are, each step whole: for a printed sheet
+     */
+    public static function sheet(Plan $plan, int $minutes, array $beside = []): array
     {
         $until = $plan->nowEpoch + 60 * $minutes;
         $tonight = array_values(array_filter($plan->atTheBench(), static fn (PlannedStep $p): bool => $p->startEpoch < $until));
@@ -88,6 +91,7 @@ final class BenchPresenter
         return [
             'minutes' => $minutes,
             'steps' => array_map(static fn (PlannedStep $p): array => StepPresenter::whole($p, $plan, $round), $tonight),
+            'beside' => $beside,
             'holds' => array_map(PlanPresenter::hold(...), $plan->holds),
             'handsOff' => self::handsOff($plan, null),
         ];

@@ -7,7 +7,6 @@ namespace App\Http\Presenters;
 use AmberStep\Core\Booklet\ColourLists;
 use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Document\Names;
-use AmberStep\Core\Timing\InGuns;
 use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Spray\SetUp;
@@ -19,6 +18,7 @@ use AmberStep\Core\Step\StepEvent;
 use AmberStep\Core\Telling\CautionRound;
 use AmberStep\Core\Telling\Manner;
 use AmberStep\Core\Telling\Words;
+use AmberStep\Core\Timing\InGuns;
 use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Operation;
 

@@ -34,7 +34,7 @@ final class AtTheGun
     private array $inUse = [];
 
     /**
-     * @param  non-empty-array<string, Thread>  $threads  by build
+     * @param  non-empty-array<array-key, Thread>  $threads  by build
      * @param  list<array{string, Step|null, Need|null}>  $of  build, step and need of each task; no step where it is known by its arcs alone
      */
     public function __construct(array $threads, private readonly Tasks $tasks, private readonly Timed $timed, private readonly array $of)

@@ -13,7 +13,6 @@ use AmberStep\Core\Mixing\Batch;
 use AmberStep\Core\Mixing\Jar;
 use AmberStep\Core\Mixing\PotLife;
 use AmberStep\Core\Rule\Paint\BottleMixed;
-use AmberStep\Core\Spray\SetUp;
 use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Step\Said;
 use AmberStep\Core\Step\Step;

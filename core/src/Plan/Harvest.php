@@ -53,7 +53,7 @@ final class Harvest
     private function steps(): void
     {
         $tasks = $this->tasks;
-        $tasks->sitting = Sittings::of($this->thread);
+        [$tasks->sitting, $tasks->begun] = Sittings::of($this->thread);
         foreach ($this->thread->steps as $step) {
             $tasks->keys[] = $this->build.' '.$step->key;
             $tasks->seconds[] = (int) ceil($this->thread->minutes($step)) * 60;

@@ -21,15 +21,18 @@ final class Sittings
 
     private const SET_HARD = [Filler::Superglue, Filler::SuperglueAccelerated];
 
-    /** @var list<int> the first of those it sits with, by place */
+    /** @var array<int, int> the first of those it sits with, by place */
     private array $with;
+
+    /** @var array<int, true> places of which something they sit with is done already */
+    private array $begun = [];
 
     private function __construct(private readonly Thread $thread)
     {
         $this->with = array_keys($thread->steps);
     }
 
-    /** @return list<int> the sitting each step belongs to, by place; -1: none */
+    /** @return array{list<int>, list<int>} the sitting each step belongs to, by place (-1: none), and those that are begun */
     public static function of(Thread $thread): array
     {
         $sittings = new self($thread);
@@ -38,8 +41,9 @@ final class Sittings
         $sittings->superglue();
         $firsts = array_map($sittings->first(...), array_keys($sittings->with));
         $many = array_count_values($firsts);
+        $begun = array_fill_keys(array_map($sittings->first(...), array_keys($sittings->begun)), true);
 
-        return array_map(static fn (int $first): int => $many[$first] > 1 ? $first : -1, $firsts);
+        return [array_map(static fn (int $first): int => $many[$first] > 1 || isset($begun[$first]) ? $first : -1, $firsts), array_keys($begun)];
     }
 
     private function coats(): void
@@ -48,6 +52,9 @@ final class Sittings
         foreach ($this->thread->steps as $place => $step) {
             if ($step->operation->sprays() && $step->of > 1) {
                 $of = "{$step->target}/{$step->operation->value}/{$step->purpose}";
+                if (! isset($first[$of]) && $step->n > 1) {
+                    $this->begun[$place] = true;
+                }
                 $first[$of] ??= $place;
                 $this->join($first[$of], $place);
             }
@@ -70,6 +77,8 @@ final class Sittings
             }
             if ($on !== null) {
                 $this->join($on, $off);
+            } else {
+                $this->begun[$off] = true;
             }
         }
     }

@@ -25,20 +25,22 @@ final class Timetable
     /** Walks beyond the first. */
     private const AGAIN = 2;
 
+    private const MINUTE = 60;
+
     /** Seconds by which a walk may differ from what the arcs said without being decided anew. */
     private const NEAR_ENOUGH = 600;
 
-    /** @var array<string, Thread> by build: those the rules are asked of */
+    /** @var array<array-key, Thread> by build: those the rules are asked of */
     public array $threads = [];
 
-    /** @var array<string, Neighbour> by build: how the others see those */
+    /** @var array<array-key, Neighbour> by build: how the others see those */
     public array $neighbours = [];
 
     public readonly Tasks $tasks;
 
     public Timed $timed;
 
-    /** @var array<string, array<string, PlannedStep>> by build and key, in each plan's order */
+    /** @var array<array-key, array<string, PlannedStep>> by build and key, in each plan's order */
     public array $planned = [];
 
     /** @var list<array{string, int}> build and place in it, of each task */
@@ -52,6 +54,9 @@ final class Timetable
 
     /** @var list<\AmberStep\Core\Mixing\Need|null> what each task takes of its paint */
     private array $needs = [];
+
+    /** @var list<string> keys of what a rule held longer than the arcs had it, when it was walked through first */
+    public array $unheard = [];
 
     private float $off = 0;
 
@@ -89,15 +94,16 @@ final class Timetable
             $arcs[$id] = new Arcs($this->tasks, $own, $thread->gates);
         }
         $clock = $this->clock();
-        $best = null;
         $rank = $this->hints->ranks($this->tasks);
         $putOff = $this->hints->putOffs($this->places);
         for ($i = 0; $i <= self::AGAIN; $i++) {
-            $wanted = (new Dispatcher($this->tasks, $this->calendar, $clock, $this->now, $this->guns, $rank, $putOff))->run();
-            $timed = $this->walk($wanted);
+            $wanted = (new Dispatcher($this->tasks, $this->calendar, $clock, $this->now, $this->guns, $rank, $putOff, $this->hints->patient))->run();
+            $timed = $this->walk($wanted, $i === 0);
             $score = Score::of($timed, $this->tasks, $this->calendar, $this->now);
-            if ($best === null || $score->isBetterThan($best[0])) {
-                $best = [$score, $timed, $this->holds, $this->threads];
+            if (! isset($best) || $score->isBetterThan($best)) {
+                $best = $score;
+                $this->timed = $timed;
+                $found = [$this->holds, $this->threads];
             }
             if ($this->off <= self::NEAR_ENOUGH || $i === self::AGAIN) {
                 break;
@@ -107,14 +113,14 @@ final class Timetable
                 $this->threads[$id] = $thread->anew();
             }
         }
-        [, $this->timed, $this->holds, $this->threads] = $best;
+        [$this->holds, $this->threads] = $found ?? [$this->holds, $this->threads];
         $this->plan();
     }
 
     /**
      * What the last walk found that no arc told of.
      *
-     * @param  array<string, Arcs>  $arcs  by build
+     * @param  array<array-key, Arcs>  $arcs  by build
      */
     private function learn(array $arcs): void
     {
@@ -126,7 +132,7 @@ final class Timetable
         }
     }
 
-    private function walk(Timed $wanted): Timed
+    private function walk(Timed $wanted, bool $first): Timed
     {
         $hands = new Hands($this->tasks, $this->calendar, $this->clock(), $this->now, $this->guns);
         $this->holds = [];
@@ -143,7 +149,11 @@ final class Timetable
             $this->holds[$i] = $thread->holds($step);
             $by = $hands->startOf($i, $hands->now);
             $hands->held->tell($i, self::shut($this->holds[$i]), $hands->now);
-            $this->off = max($this->off, abs($hands->startOf($i, $hands->now) - $by));
+            $late = $hands->startOf($i, $hands->now) - $by;
+            $this->off = max($this->off, abs($late));
+            if ($first && $late > self::MINUTE) {
+                $this->unheard[] = $this->tasks->keys[$i];
+            }
             $hands->take($i, $hands->now);
             $thread->do($step, $hands->end[$i]);
         }
@@ -172,7 +182,7 @@ final class Timetable
             $of[] = [$id, isset($this->threads[$id]) ? $this->threads[$id]->steps[$place] : null, $this->needs[$i]];
         }
 
-        return new AtTheGun($this->threads, $this->tasks, $this->timed, $of);
+        return new AtTheGun($this->threads === [] ? throw new \LogicException('a timetable is of a build') : $this->threads, $this->tasks, $this->timed, $of);
     }
 
     /** @return iterable<array{string, int, int, int}> build, place in it, begin and end of each task of builds that are not looked into, by time */

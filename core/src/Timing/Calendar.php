@@ -104,22 +104,6 @@ final class Calendar
         }
     }
 
-    /**
-     * A moment before which work of so many minutes is not begun, looked up without looking for its place: $epoch itself
-     * where it may be, else when the next session begins.
-     */
-    public function notBefore(int $epoch, float $minutes): int
-    {
-        $left = $this->endsAt($epoch) - $epoch;
-        if ($left > 0 && ($minutes > self::LONGEST_SESSION || 60 * $minutes <= $left)) {
-            return $epoch;
-        }
-        $i = $this->sessionAfter($epoch);
-        $next = $this->session($i);
-
-        return ($next !== null && $next[0] <= $epoch ? $this->session($i + 1) : $next)[0] ?? $epoch;
-    }
-
     /** When the time at the bench ends that runs at a moment; where none runs, no later than it; where no session is to come, never. */
     public function endsAt(int $epoch): int
     {
@@ -136,7 +120,8 @@ final class Calendar
     {
         if ($this->longest === null) {
             $this->longest = ($this->atBenchUntilEpoch ?? 0) - ($this->nowEpoch ?? 0);
-            foreach (array_filter($this->sessions) ?: $this->dates as $day) {
+            $usual = array_filter($this->sessions, static fn (array $day): bool => $day !== []);
+            foreach ($usual === [] ? $this->dates : $usual as $day) {
                 foreach ($day as [$from, $until]) {
                     $this->longest = max($this->longest, 60 * ($until - $from));
                 }
@@ -157,6 +142,17 @@ final class Calendar
         }
 
         return $minutes === 0 ? 1.0 : 7 * 1440 / $minutes;
+    }
+
+    /** Seconds of sessions from one moment to another. */
+    public function secondsAtBench(int $from, int $until): int
+    {
+        $seconds = 0;
+        for ($i = $this->sessionAfter($from); ($session = $this->session($i)) !== null && $session[0] < $until; $i++) {
+            $seconds += min($session[1], $until) - max($session[0], $from);
+        }
+
+        return $seconds;
     }
 
     /** @return list<int> when the next two sessions begin and end, and the time at the bench, as far as they lie after a moment */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace AmberStep\Core\Timing;
 
 use AmberStep\Core\Drying\WorkClock;
-use SplMinHeap;
 
 /**
  * Decides what is done next whenever the hands are free, and never lets them wait while something may be done, unless it
@@ -23,17 +22,13 @@ final class Dispatcher
     /** The moment that is looked at; the hands may be free since long before. */
     private int $at;
 
-    /** @var array<int, array<int, int>> tasks that may be looked at, by rank: by paint those that go through a gun, all others under -1 */
-    private array $awake = [];
+    private Awake $awake;
 
-    /** @var array<int, true> of these, where one has woken since they were put in order */
-    private array $fresh = [];
+    /** When the guns would be clean, if they were cleaned as soon as the hands were free. */
+    private int $clean = 0;
 
     /** Seconds above which a task is not looked at: it does not fit into this session any more. */
     private int $fits = PHP_INT_MAX;
-
-    /** @var SplMinHeap<array{int, int}> when a task wakes */
-    private SplMinHeap $asleep;
 
     /** @var array<int, int> tasks of each paint that are left */
     private array $left = [];
@@ -42,17 +37,18 @@ final class Dispatcher
     private array $behind = [];
 
     /**
-     * @param  list<int>  $rank  of each task, all different: the lowest goes first
+     * @param  array<int, int>  $rank  of each task, all different: the lowest goes first
      * @param  array<int, int>  $putOff  the task another is put off for, by task
+     * @param  bool  $patient  while one paint flashes no other is loaded
      */
-    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly WorkClock $clock, private readonly int $now, private readonly int $guns, private readonly array $rank, private readonly array $putOff = [])
+    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly WorkClock $clock, private readonly int $now, private readonly int $guns, private readonly array $rank, private readonly array $putOff = [], private readonly bool $patient = false)
     {
     }
 
     public function run(): Timed
     {
         $this->hands = new Hands($this->tasks, $this->calendar, $this->clock, $this->now, $this->guns);
-        $this->asleep = new SplMinHeap;
+        $this->awake = new Awake($this->tasks, $this->rank);
         $this->at = $this->now;
         foreach ($this->putOff as $task => $for) {
             $this->hands->held->open[$task]++;
@@ -63,16 +59,16 @@ final class Dispatcher
         }
         foreach ($this->hands->held->open as $i => $open) {
             if ($open === 0) {
-                $this->asleep->insert([$this->hands->held->until($i) - $this->lead($i), $i]);
+                $this->awake->sleep($i, $this->hands->held->until($i) - $this->lead($i));
             }
         }
-        $fixed = array_filter($this->tasks->fixed) !== [];
+        $fixed = array_filter($this->tasks->fixed, is_int(...)) !== [];
         while (true) {
             // Between sessions nothing is begun that the user did not fix a moment for.
             if (! $fixed && $this->calendar->endsAt($this->at) <= $this->at) {
                 $this->at = $this->calendar->nextAfter($this->at);
             }
-            $this->wake();
+            $this->awake->wake($this->at);
             $i = $this->choose();
             if ($i === null) {
                 if (! $this->wait()) {
@@ -81,7 +77,7 @@ final class Dispatcher
 
                 continue;
             }
-            unset($this->awake[$this->kind($i)][$this->rank[$i]]);
+            $this->awake->drop($i);
             $fresh = $this->hands->take($i, $this->at);
             $this->at = $this->hands->now;
             $this->left[$this->tasks->paint[$i]]--;
@@ -91,7 +87,7 @@ final class Dispatcher
                 }
             }
             foreach ($fresh as $next) {
-                $this->asleep->insert([$this->hands->held->until($next) - $this->lead($next), $next]);
+                $this->awake->sleep($next, $this->hands->held->until($next) - $this->lead($next));
             }
         }
         $this->hands->finish();
@@ -99,36 +95,15 @@ final class Dispatcher
         return Timed::by($this->hands);
     }
 
-    private function wake(): void
-    {
-        while (! $this->asleep->isEmpty() && $this->asleep->top()[0] <= $this->at) {
-            $i = $this->asleep->extract()[1];
-            $of = $this->kind($i);
-            $this->awake[$of][$this->rank[$i]] = $i;
-            $this->fresh[$of] = true;
-        }
-        foreach ($this->fresh as $of => $_) {
-            ksort($this->awake[$of]);
-        }
-        $this->fresh = [];
-    }
-
-    /** What is sprayed with a gun lies by its paint; all else by itself. */
-    private function kind(int $i): int
-    {
-        $paint = $this->tasks->paint[$i];
-
-        return $paint >= 0 && $this->tasks->paints[$paint]->gun ? $paint : -1;
-    }
-
     /** @return int|null the task that is begun now; null where none may be */
     private function choose(): ?int
     {
         $left = $this->calendar->endsAt($this->at) - $this->at;
         // What is longer than any session is begun in whatever is left of one; a session that has not begun has room for all.
-        $this->fits = $left > 0 && $left < $this->calendar->longest() ? $left - $this->hands->guns->cleaningAfter(-1) : PHP_INT_MAX;
+        $this->clean = $this->hands->now + $this->hands->guns->cleaningAfter(-1);
+        $this->fits = $left > 0 && $left < $this->calendar->longest() ? $left - max(0, $this->clean - $this->at) : PHP_INT_MAX;
 
-        return $this->closing() ?? $this->inTheGun() ?? $this->inTheWater() ?? $this->first($this->sat()) ?? $this->first($this->awake[-1] ?? []) ?? $this->mostReady();
+        return $this->closing() ?? $this->inTheGun() ?? $this->inTheWater() ?? $this->first($this->sat()) ?? $this->first($this->awake->of(-1)) ?? ($this->areGunsWaiting() ? null : $this->mostReady());
     }
 
     private function closing(): ?int
@@ -136,7 +111,7 @@ final class Dispatcher
         $soonest = null;
         foreach ($this->hands->held->closes as $i => $_) {
             $closes = $this->hands->held->closesAt($i, $this->at);
-            if ($closes !== null && $closes - $this->at < self::CLOSING_SOON && isset($this->awake[$this->kind($i)][$this->rank[$i]]) && ($soonest === null || [$closes, $this->rank[$i]] < [$soonest[0], $soonest[1]]) && $this->isOpen($i)) {
+            if ($closes !== null && $closes - $this->at < self::CLOSING_SOON && $this->awake->has($i) && ($soonest === null || [$closes, $this->rank[$i]] < [$soonest[0], $soonest[1]]) && $this->isOpen($i)) {
                 $soonest = [$closes, $this->rank[$i], $i];
             }
         }
@@ -149,7 +124,7 @@ final class Dispatcher
     {
         $sat = [];
         foreach ($this->hands->sitting->left as $i => $_) {
-            if (isset($this->awake[$this->kind($i)][$this->rank[$i]])) {
+            if ($this->awake->has($i)) {
                 $sat[$this->rank[$i]] = $i;
             }
         }
@@ -161,14 +136,14 @@ final class Dispatcher
     /** What is washed in one go shares the water. */
     private function inTheWater(): ?int
     {
-        return $this->hands->waterUntil !== $this->at ? null : $this->first(array_filter($this->awake[-1] ?? [], fn (int $i): bool => $this->tasks->water[$i] > 0));
+        return $this->hands->waterUntil !== $this->at ? null : $this->first(array_filter($this->awake->of(-1), fn (int $i): bool => $this->tasks->water[$i] > 0));
     }
 
     private function inTheGun(): ?int
     {
         $first = null;
         foreach ($this->hands->guns->loaded as $paint => $_) {
-            $i = $this->hands->guns->isLoaded($paint, $this->at) ? $this->first($this->awake[$paint] ?? []) : null;
+            $i = $this->hands->guns->isLoaded($paint, $this->at) ? $this->first($this->awake->of($paint)) : null;
             $first = $i !== null && ($first === null || $this->rank[$i] < $this->rank[$first]) ? $i : $first;
         }
 
@@ -190,11 +165,25 @@ final class Dispatcher
         return null;
     }
 
+    /** Each gun holds a paint that is sprayed again before it dries, or one does and one is patient: to load another now would be to mix it again. */
+    private function areGunsWaiting(): bool
+    {
+        $waiting = [];
+        foreach (! $this->patient && count($this->hands->guns->loaded) < $this->guns ? [] : $this->hands->sitting->left as $i => $_) {
+            $last = $this->hands->guns->loaded[$this->tasks->paint[$i]] ?? null;
+            if ($last !== null && $this->hands->held->letsFrom($i, $this->at) - $last < InGuns::STAYS) {
+                $waiting[$this->tasks->paint[$i]] = true;
+            }
+        }
+
+        return $waiting !== [] && ($this->patient || count($waiting) >= $this->guns);
+    }
+
     /** The paint of which most that is left is ready: little of it has to be mixed for again. */
     private function mostReady(): ?int
     {
         $best = $share = null;
-        foreach ($this->awake as $paint => $ready) {
+        foreach ($this->awake->all as $paint => $ready) {
             $i = $paint < 0 ? null : $this->first($ready);
             $its = $i === null ? null : [-count($ready) / $this->left[$paint], $this->rank[$i]];
             if ($its !== null && ($share === null || $its < $share)) {
@@ -205,22 +194,23 @@ final class Dispatcher
         return $best;
     }
 
-    /** Lets time pass until something may have changed; false where nothing is left to come. */
+    /** Lets time pass until something may have changed; false where nothing is to come. */
     private function wait(): bool
     {
-        $next = $this->asleep->isEmpty() ? PHP_INT_MAX : $this->asleep->top()[0];
+        $next = $this->awake->nextAlarm();
         $session = null;
-        foreach (array_merge(...array_values($this->awake)) as $i) {
+        foreach (array_merge(...array_values($this->awake->all)) as $i) {
             $lets = $this->hands->held->letsFrom($i, $this->at) - $this->hands->guns->mixing($i, $this->at);
-            // What is let go and yet not begun does not fit into this session any more.
-            $next = min($next, $lets > $this->at ? $lets : $session ??= $this->calendar->nextAfter($this->at));
+            // What is let go and yet not begun does not fit into this session any more, or not before the guns are clean.
+            $next = min($next, match (true) {
+                $lets > $this->at => $lets,
+                $this->clean > $this->at => $this->clean,
+                default => $session ??= $this->calendar->nextAfter($this->at),
+            });
         }
-        if ($next === PHP_INT_MAX) {
-            return false;
-        }
-        $this->at = max($next, $this->at);
+        $this->at = $next === PHP_INT_MAX ? $this->at : max($next, $this->at);
 
-        return true;
+        return $next !== PHP_INT_MAX;
     }
 
     private function isOpen(int $i): bool
@@ -234,13 +224,13 @@ final class Dispatcher
         $lets = $this->hands->held->letsFrom($i, $this->at) - $this->hands->guns->mixing($i, $this->at);
         if ($lets > $this->at) {
             // What holds it may hold it longer by then, never shorter.
-            unset($this->awake[$this->kind($i)][$this->rank[$i]]);
-            $this->asleep->insert([$lets, $i]);
+            $this->awake->drop($i);
+            $this->awake->sleep($i, $lets);
 
             return false;
         }
 
-        return $this->hands->startOf($i, $this->at) <= $this->at;
+        return $this->hands->startOf($i, $this->at) <= $this->at || ($this->at >= $this->clean && $this->hands->opensAt($i, $this->at) <= $this->at);
     }
 
     /** Seconds by which mixing may begin before a spraying is free. */

@@ -50,6 +50,7 @@ final class Hands
         $reserve = $sprays || $this->guns->loaded !== [] ? $this->guns->cleaningAfter($i) : 0;
         for ($round = 0; $round < self::ROUNDS; $round++) {
             $begin = max($begin, $this->held->letsFrom($i, $begin + $mix) - $mix);
+            $mix = $sprays ? $this->guns->mixing($i, $begin) : 0;
             $takes = $this->sitting->takes($i, $this->seconds($i, $begin), $begin + $mix, $this->calendar->longest());
             $fit = $this->calendar->earliestFit($begin, ($mix + $takes + $reserve) / 60);
             if ($fit === $begin) {
@@ -57,6 +58,22 @@ final class Hands
             }
             $begin = $fit;
         }
+
+        return $begin;
+    }
+
+    /** The same where the guns are cleaned first, since nothing more is sprayed in this session otherwise. */
+    public function opensAt(int $i, int $at): int
+    {
+        $begin = $this->startOf($i, $at);
+        if ($begin <= $at || $this->guns->loaded === [] || ! $this->guns->dryBefore($i, $begin)) {
+            return $begin;
+        }
+        $loaded = $this->guns->loaded;
+        $clean = $this->now + $this->guns->cleaningAfter(-1);
+        $this->guns->loaded = [];
+        $begin = $this->startOf($i, max($at, $clean));
+        $this->guns->loaded = $loaded;
 
         return $begin;
     }
@@ -70,8 +87,8 @@ final class Hands
     public function take(int $i, int $at): array
     {
         $begin = $this->startOf($i, $at);
-        $clean = $this->guns->cleanBefore($i, $begin, $this->now);
-        if ($clean !== $this->now) {
+        // What is cleaned moves the task, and while it waits another paint may dry.
+        while (($clean = $this->guns->cleanBefore($i, $begin, $this->now)) !== $this->now) {
             $this->now = $clean;
             $begin = $this->startOf($i, max($at, $clean));
         }

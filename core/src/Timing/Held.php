@@ -21,7 +21,7 @@ final class Held
     /** @var array<int, int> until when what was timed holds each */
     private array $free;
 
-    /** @var list<list<array{int, int}>> from when until when each is shut, besides */
+    /** @var array<int, list<array{int, int}>> from when until when each is shut, besides */
     private array $shut;
 
     /** @var array<string, int> until when each gate is shut */
@@ -30,7 +30,7 @@ final class Held
     /** @var array<int, true> tasks of which all that holds them was told: no gate is asked */
     private array $told = [];
 
-    /** @var list<array{array<string, int>, array<int, string>}> */
+    /** @var array<int, array{array<string, int>, array<int, string>}> */
     private array $groups;
 
     public function __construct(private readonly Tasks $tasks, private readonly WorkClock $clock, int $now)
@@ -116,7 +116,7 @@ final class Held
     /** When a wait is over that begins at a moment. */
     public function after(int $end, float $work, int $by): int
     {
-        return $by === 0 ? $end + 60 * (int) ceil($work - 1e-9) : $this->clock->endOf($end, $work, Tasks::DRIES[$by]);
+        return $by === 0 ? $end + 60 * (int) ceil($work - 1e-9) : $this->clock->endOf($end, $work, Tasks::dries($by));
     }
 
     /**
@@ -162,14 +162,19 @@ final class Held
     /** @return list<int> tasks of a group that wait no more, once one piece is a step nearer to being ready */
     private function isReady(int $group, string $piece): array
     {
-        if (--$this->groups[$group][0][$piece] > 0) {
+        [$open, $begin] = $this->groups[$group];
+        $left = --$open[$piece];
+        if ($left === 0) {
+            unset($open[$piece]);
+        }
+        $this->groups[$group] = [$open, $begin];
+        if ($left > 0) {
             return [];
         }
-        unset($this->groups[$group][0][$piece]);
 
-        return match (count($this->groups[$group][0])) {
-            1 => array_keys($this->groups[$group][1], array_key_first($this->groups[$group][0]), true),
-            0 => array_keys(array_filter($this->groups[$group][1], static fn (string $on): bool => $on !== $piece)),
+        return match (count($open)) {
+            1 => array_keys($begin, array_key_first($open), true),
+            0 => array_keys(array_filter($begin, static fn (string $on): bool => $on !== $piece)),
             default => [],
         };
     }

@@ -96,6 +96,19 @@ final class InGuns
         };
     }
 
+    /** Whether all that is in the guns has to come out before a task that begins then. */
+    public function dryBefore(int $i, int $begin): bool
+    {
+        $paint = $this->tasks->paint[$i];
+        foreach ($this->loaded as $p => $last) {
+            if (($p === $paint ? $begin : $begin + $this->tasks->seconds[$i]) - $last <= self::STAYS) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     /** Cleans what has to come out of the guns before a task that begins then, as soon as the hands are free; returns when they are again. */
     public function cleanBefore(int $i, int $begin, int $now): int
     {

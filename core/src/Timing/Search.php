@@ -21,21 +21,31 @@ final class Search
     private const LEAST = 250;
 
     /** Tasks times trials that are worth the time. */
-    private const EFFORT = 60000;
+    private const EFFORT = 100000;
 
     /** One trial in so many goes on from what moves nothing of the coming sessions. */
     private const CALMLY = 10;
+
+    /** Of so many trials the first so many go on from what is worse by so many seconds at the guns. */
+    private const AGAIN = 400;
+
+    private const AWAY = 60;
+
+    private const WORSE = 600;
 
     /** How much later all may end, by share, for a way that costs no more at the guns to be gone on with. */
     private const ASIDE = 1.05;
 
     private readonly Randomizer $random;
 
+    private readonly Moves $moves;
+
     private Trial $best;
 
     public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly WorkClock $clock, private readonly int $now, private readonly int $guns = 1, int $seed = 7)
     {
         $this->random = new Randomizer(new Mt19937($seed));
+        $this->moves = new Moves($tasks, $this->random);
     }
 
     /**
@@ -48,24 +58,28 @@ final class Search
         if ($this->tasks->count() === 0) {
             return new Hints;
         }
-        $calm = $this->trial($before->ranks($this->tasks), $before->putOffs(array_flip($this->tasks->keys))) ?? $this->trial(array_keys($this->tasks->keys), []) ?? throw new \LogicException('the order of the plan leads to its end');
+        $calm = $this->trial($before->ranks($this->tasks), $before->putOffs(array_flip($this->tasks->keys)), $before->patient) ?? $this->trial(array_keys($this->tasks->keys), [], false) ?? throw new \LogicException('the order of the plan leads to its end');
         $watch = new Calm($this->calendar, $calm);
         $this->best = $calm;
         $still = $calm;
         foreach ((new StartLists($this->tasks, $this->calendar))->ranks() as $rank) {
-            $still = $this->keep($this->trial($rank, []), $watch, $still);
+            $still = $this->keep($this->trial($rank, [], false), $watch, $still);
+            $still = $this->keep($this->trial($rank, [], true), $watch, $still);
         }
         $trials = max(self::LEAST, min(self::MOST, intdiv(self::EFFORT, $this->tasks->count())));
         $from = $this->best;
         for ($n = 1; $n <= $trials; $n++) {
             $trial = $this->neighbour($n % self::CALMLY === 0 ? $still : $from);
             $still = $this->keep($trial, $watch, $still);
-            $from = $trial !== null && $trial->score->gun <= $from->score->gun && $trial->score->finishes <= self::ASIDE * $this->best->score->finishes ? $trial : $from;
+            $from = $trial !== null && $this->isGoneOnWith($trial, $from, $n) ? $trial : $from;
             if ($n % 10 === 0 && ! $goesOn()) {
                 return null;
             }
         }
-        $found = $watch->isWorth($this->best) ? $this->best : $still;
+        $order = (new Orders($this->tasks, $this->calendar, $this->clock, $this->now, $this->guns, $this->random))->better($this->best->timed->order);
+        $still = $order === null ? $still : $this->keep($this->trial(...$order), $watch, $still);
+        // Where nothing was found before, nothing has a place yet.
+        $found = $before->order === [] || $watch->isWorth($this->best) ? $this->best : $still;
 
         return $found->hints($this->tasks);
     }
@@ -83,141 +97,40 @@ final class Search
         return $trial->score->isBetterThan($still->score) && ! $watch->moves($trial) ? $trial : $still;
     }
 
+    /** A way that costs no more at the guns; now and then any, so that the search comes away from where it is; and then from the best again. */
+    private function isGoneOnWith(Trial $trial, Trial $from, int $n): bool
+    {
+        if ($n % self::AGAIN < self::AWAY) {
+            return $trial->score->gun <= $from->score->gun + self::WORSE;
+        }
+
+        return $trial->score->gun <= $from->score->gun && $trial->score->finishes <= self::ASIDE * $this->best->score->finishes;
+    }
+
     private function neighbour(Trial $from): ?Trial
     {
         $rank = $from->rank;
         $putOff = $from->putOff;
         match ($this->random->getInt(0, 9)) {
-            0, 1, 2, 3 => $putOff = $this->gathered($from, $putOff),
-            4, 5, 6 => $rank = $this->hurried($from, $rank),
-            7 => $putOff = $this->without($putOff),
-            8 => $putOff = $this->behind($from, $putOff),
-            default => $rank = $this->forward($from, $rank),
+            0, 1, 2, 3 => $putOff = $this->moves->gathered($from, $putOff),
+            4, 5, 6 => $rank = $this->moves->hurried($from, $rank),
+            7 => $putOff = $this->moves->without($putOff),
+            8 => $putOff = $this->moves->behind($from, $putOff),
+            default => $rank = $this->moves->forward($from, $rank),
         };
 
-        return $this->trial($rank, $putOff);
+        return $this->trial($rank, $putOff, $from->patient);
     }
 
     /**
-     * One loading of a paint waits for the next: its first coat is put off until what the other begins with is ready.
-     *
-     * @param  array<int, int>  $putOff
-     * @return array<int, int>
-     */
-    private function gathered(Trial $from, array $putOff): array
-    {
-        $loads = $from->loads($this->tasks);
-        if ($loads === []) {
-            return $putOff;
-        }
-        $paint = array_keys($loads)[$this->random->getInt(0, count($loads) - 1)];
-        $k = $this->random->getInt(0, count($loads[$paint]) - 2);
-        $later = $loads[$paint][$k + 1][0];
-        foreach ($loads[$paint][$k] as $task) {
-            $putOff[$task] = $later;
-        }
-        // What the later one begins with goes on as it was: only the earlier waits.
-        unset($putOff[$later]);
-
-        return $putOff;
-    }
-
-    /**
-     * What a later loading of a paint is for, and all it waits for, goes before what the earlier one is for.
-     *
-     * @param  list<int>  $rank
-     * @return list<int>
-     */
-    private function hurried(Trial $from, array $rank): array
-    {
-        $loads = $from->loads($this->tasks);
-        if ($loads === []) {
-            return $rank;
-        }
-        $paint = array_keys($loads)[$this->random->getInt(0, count($loads) - 1)];
-        $k = $this->random->getInt(0, count($loads[$paint]) - 2);
-        $hurry = array_fill_keys($loads[$paint][$k + 1], true);
-        $before = [];
-        foreach (array_reverse($from->timed->order) as $i) {
-            foreach ($this->tasks->unlocks[$i] as $next) {
-                if (isset($hurry[$next])) {
-                    $hurry[$i] = true;
-                    break;
-                }
-            }
-        }
-        foreach ($from->timed->order as $i) {
-            $before[isset($hurry[$i]) ? 0 : 1][] = $i;
-        }
-        foreach ([...$before[0] ?? [], ...$before[1] ?? []] as $place => $task) {
-            $rank[$task] = $place;
-        }
-
-        return $rank;
-    }
-
-    /**
-     * @param  array<int, int>  $putOff
-     * @return array<int, int>
-     */
-    private function without(array $putOff): array
-    {
-        if ($putOff !== []) {
-            $for = array_values(array_unique($putOff));
-            $one = $for[$this->random->getInt(0, count($for) - 1)];
-            $putOff = array_filter($putOff, static fn (int $each): bool => $each !== $one);
-        }
-
-        return $putOff;
-    }
-
-    /**
-     * A task waits for one that is done soon after it.
-     *
-     * @param  array<int, int>  $putOff
-     * @return array<int, int>
-     */
-    private function behind(Trial $from, array $putOff): array
-    {
-        $order = $from->timed->order;
-        $at = $this->random->getInt(0, count($order) - 1);
-        $for = $order[min(count($order) - 1, $at + $this->random->getInt(1, 6))];
-        if ($for !== $order[$at]) {
-            $putOff[$order[$at]] = $for;
-        }
-
-        return $putOff;
-    }
-
-    /**
-     * A task goes before work it came after.
-     *
-     * @param  list<int>  $rank
-     * @return list<int>
-     */
-    private function forward(Trial $from, array $rank): array
-    {
-        $order = $from->timed->order;
-        $at = $this->random->getInt(0, count($order) - 1);
-        $to = max(0, $at - $this->random->getInt(1, 30));
-        $moved = array_splice($order, $at, 1);
-        array_splice($order, $to, 0, $moved);
-        foreach ($order as $place => $task) {
-            $rank[$task] = $place;
-        }
-
-        return $rank;
-    }
-
-    /**
-     * @param  list<int>  $rank
+     * @param  array<int, int>  $rank
      * @param  array<int, int>  $putOff
      * @return Trial|null null where what is put off never comes
      */
-    private function trial(array $rank, array $putOff): ?Trial
+    private function trial(array $rank, array $putOff, bool $patient): ?Trial
     {
-        $timed = (new Dispatcher($this->tasks, $this->calendar, $this->clock, $this->now, $this->guns, $rank, $putOff))->run();
+        $timed = (new Dispatcher($this->tasks, $this->calendar, $this->clock, $this->now, $this->guns, $rank, $putOff, $patient))->run();
 
-        return count($timed->order) < $this->tasks->count() ? null : new Trial($rank, $putOff, $timed, Score::of($timed, $this->tasks, $this->calendar, $this->now));
+        return count($timed->order) < $this->tasks->count() ? null : new Trial($rank, $putOff, $patient, $timed, Score::of($timed, $this->tasks, $this->calendar, $this->now));
     }
 }

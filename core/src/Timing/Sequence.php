@@ -13,11 +13,17 @@ final readonly class Sequence
     {
     }
 
-    /** @param  list<int>  $order  all tasks, none before one it waits for */
-    public function timed(array $order): Timed
+    /**
+     * @param  list<int>  $order  all tasks
+     * @return Timed|null null where one comes before what it waits for
+     */
+    public function timed(array $order): ?Timed
     {
         $hands = new Hands($this->tasks, $this->calendar, $this->clock, $this->now, $this->guns);
         foreach ($order as $i) {
+            if ($hands->held->open[$i] > 0) {
+                return null;
+            }
             $hands->take($i, $hands->now);
         }
         $hands->finish();

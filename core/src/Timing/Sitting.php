@@ -16,6 +16,9 @@ final class Sitting
     /** @var array<int, list<int>> tasks of each sitting */
     private array $of = [];
 
+    /** @var array<int, array<string, true>> gates a sitting shuts and has to pass itself */
+    private array $passed = [];
+
     /** @var array<int, true> sittings that are begun */
     private array $begun = [];
 
@@ -25,6 +28,9 @@ final class Sitting
             if ($sitting >= 0) {
                 $this->of[$sitting][] = $i;
             }
+        }
+        foreach ($tasks->begun as $sitting) {
+            $this->begin($sitting, []);
         }
     }
 
@@ -56,24 +62,51 @@ final class Sitting
             unset($this->left[$i]);
             $this->rest -= $this->tasks->seconds[$i];
         } elseif ($sitting >= 0 && ! isset($this->begun[$sitting])) {
-            $this->begun[$sitting] = true;
-            foreach ($this->of[$sitting] as $member) {
-                if ($member !== $i && ! isset($done[$member])) {
-                    $this->left[$member] = true;
-                    $this->rest += $this->tasks->seconds[$member];
-                }
+            $this->begin($sitting, $done);
+        }
+    }
+
+    /** @param  array<int, int>  $done  ends of all that are */
+    private function begin(int $sitting, array $done): void
+    {
+        $this->begun[$sitting] = true;
+        foreach ($this->of[$sitting] ?? [] as $member) {
+            if (! isset($done[$member])) {
+                $this->left[$member] = true;
+                $this->rest += $this->tasks->seconds[$member];
             }
         }
+    }
+
+    /** @return array<string, true> */
+    private function gatesWithin(int $sitting): array
+    {
+        $passes = $shuts = [];
+        foreach ($this->of[$sitting] as $member) {
+            $passes += array_fill_keys($this->tasks->passes[$member], true);
+            $shuts += array_fill_keys(array_column($this->tasks->shuts[$member], 0), true);
+        }
+
+        return array_intersect_key($passes, $shuts);
     }
 
     /** Seconds from the begin of the first task of a sitting to the end of its last. */
     private function span(int $i, int $begin): int
     {
         $sitting = $this->tasks->sitting[$i];
-        $free = [];
+        $free = $gates = [];
         $t = $begin;
+        $passed = $this->passed[$sitting] ??= $this->gatesWithin($sitting);
         foreach ($this->of[$sitting] as $member) {
+            foreach ($gates === [] ? [] : $this->tasks->passes[$member] as $gate) {
+                $t = max($t, $gates[$gate] ?? 0);
+            }
             $t = max($t, $free[$member] ?? 0) + $this->tasks->seconds[$member];
+            foreach ($passed === [] ? [] : $this->tasks->shuts[$member] as [$gate, $work, $by]) {
+                if (isset($passed[$gate])) {
+                    $gates[$gate] = max($gates[$gate] ?? 0, $this->held->after($t, $work, $by));
+                }
+            }
             foreach ($this->tasks->arcs[$member] as [$to, $work, $by, $from]) {
                 if ($from === 0 && $this->tasks->sitting[$to] === $sitting) {
                     $free[$to] = max($free[$to] ?? 0, $this->held->after($t, $work, $by));

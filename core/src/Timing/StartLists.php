@@ -34,27 +34,20 @@ final readonly class StartLists
     private function tails(): array
     {
         $perWork = $this->calendar->secondsPerWorked();
-        $tail = array_fill(0, $this->tasks->count(), null);
-        $of = function (int $i) use (&$of, &$tail, $perWork): float {
-            if ($tail[$i] !== null) {
-                return $tail[$i];
-            }
+        $tail = [];
+        // The plan's order has what comes before before: from its end each finds what hangs on it.
+        for ($i = $this->tasks->count() - 1; $i >= 0; $i--) {
             $after = 0.0;
             foreach ($this->tasks->unlocks[$i] as $next) {
-                $after = max($after, $of($next));
+                $after = max($after, $tail[$next] ?? 0.0);
             }
             foreach ($this->tasks->arcs[$i] as [$to, $work]) {
-                if ($to > $i) {
-                    $after = max($after, 60 * $work + $of($to));
-                }
+                $after = max($after, isset($tail[$to]) ? 60 * $work + $tail[$to] : 0.0);
             }
-
-            return $tail[$i] = $after + $perWork * $this->tasks->seconds[$i];
-        };
-        for ($i = $this->tasks->count() - 1; $i >= 0; $i--) {
-            $of($i);
+            $tail[$i] = $after + $perWork * $this->tasks->seconds[$i];
         }
+        ksort($tail);
 
-        return $tail;
+        return array_values($tail);
     }
 }

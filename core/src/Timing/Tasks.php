@@ -10,12 +10,15 @@ use AmberStep\Core\Material\DriesBy;
  * What is timed, of one build or of several, as plain arrays by a task's number: no rule is asked any more, every wait
  * is an arc. A task stands for one step; its number is its place, builds one after the other in the user's order.
  *
- * @phpstan-type Arc array{int, float, int, int, int|null} the task that waits; minutes of work; what works it off (DRIES); seconds from the end of the first until it begins to hold; seconds until it closes, null where it does not
+ * An arc names the task that waits; minutes of work; what works it off (a number of DRIES); seconds from the end of the
+ * first until it begins to hold; seconds until a chance closes, null where none does.
+ *
+ * @phpstan-type Arc array{int, float, int, int, int|null}
  */
 final class Tasks
 {
-    /** What works a wait off, by number: in arrays an enum cannot be kept. */
-    public const DRIES = [DriesBy::Itself, DriesBy::Solvent, DriesBy::Water];
+    /** What works a wait off, by number. */
+    private const DRIES = [DriesBy::Itself, DriesBy::Solvent, DriesBy::Water];
 
     /** @var list<string> build and key of the step, with a blank between */
     public array $keys = [];
@@ -23,7 +26,7 @@ final class Tasks
     /** @var list<int> hands-on, seconds in whole minutes */
     public array $seconds = [];
 
-    /** @var list<int> paint that goes through a gun or comes out of a can, by its number in $paints; -1: none */
+    /** @var list<int> paint that goes through a gun or comes out of a can, by its number in; -1: none */
     public array $paint = [];
 
     /** @var list<bool> sprayed, and a gloss: the air has to be drier */
@@ -38,34 +41,37 @@ final class Tasks
     /** @var list<int> sitting it belongs to; -1: none */
     public array $sitting = [];
 
+    /** @var list<int> sittings of which something is done already */
+    public array $begun = [];
+
     /** @var list<int> how many tasks come before it */
     public array $open = [];
 
-    /** @var list<list<int>> tasks that wait for it to be done */
+    /** @var array<int, list<int>> tasks that wait for it to be done */
     public array $unlocks = [];
 
-    /** @var list<list<Arc>> waits that begin as it ends */
+    /** @var array<int, array<int, Arc>> waits that begin as it ends */
     public array $arcs = [];
 
-    /** @var list<list<array{string, float, int}>> gates a task shuts as it ends: minutes of work until each is open again, and what works it off */
+    /** @var array<int, list<array{string, float, int}>> gates a task shuts as it ends: minutes of work until each is open again, and what works it off */
     public array $shuts = [];
 
-    /** @var list<list<string>> gates a task has to pass */
+    /** @var array<int, list<string>> gates a task has to pass */
     public array $passes = [];
 
-    /** @var list<list<array{int, int}>> from when until when what is on the model already forbids it */
+    /** @var array<int, list<array{int, int}>> from when until when what is on the model already forbids it */
     public array $shut = [];
 
-    /** @var list<list<int>> when a chance of it closes that is open already */
+    /** @var array<int, list<int>> when a chance of it closes that is open already */
     public array $closes = [];
 
-    /** @var list<array{array<string, int>, array<int, string>}> what begins together: how much is left to make each piece ready, by piece; the piece of each task that begins */
+    /** @var array<int, array{array<string, int>, array<int, string>}> what begins together: how much is left to make each piece ready, by piece; the piece of each task that begins */
     public array $groups = [];
 
-    /** @var list<list<array{int, string}>> group and piece it makes ready by one */
+    /** @var array<int, list<array{int, string}>> group and piece it makes ready by one */
     public array $readies = [];
 
-    /** @var list<Paint> */
+    /** @var array<int, Paint> */
     public array $paints = [];
 
     /** @var list<array{int, int}> paints that were sprayed before, and when */
@@ -73,6 +79,11 @@ final class Tasks
 
     /** @var array<string, int> when a gun was last cleaned of a paint, by its id; of whatever was in it, under none */
     public array $cleaned = [];
+
+    public static function dries(int $by): DriesBy
+    {
+        return self::DRIES[$by] ?? DriesBy::Itself;
+    }
 
     public function count(): int
     {
@@ -122,16 +133,15 @@ final class Tasks
                 }
                 $paint[$p] = $paints[$each->id];
             }
-            $moved = static fn (array $list): array => array_map(static fn (int $i): int => $i + $by, $list);
             foreach ($one->keys as $i => $key) {
                 $all->paint[] = $paint[$one->paint[$i]];
                 $all->sitting[] = $one->sitting[$i] < 0 ? -1 : $one->sitting[$i] + $by;
-                $all->unlocks[] = $moved($one->unlocks[$i]);
+                $all->unlocks[] = self::moved($one->unlocks[$i], $by);
                 $all->arcs[] = array_map(static fn (array $arc): array => [$arc[0] + $by, $arc[1], $arc[2], $arc[3], $arc[4]], $one->arcs[$i]);
                 $all->readies[] = array_map(static fn (array $r): array => [$r[0] + count($all->groups), $r[1]], $one->readies[$i]);
             }
             foreach ($one->groups as [$open, $begin]) {
-                $all->groups[] = [$open, array_combine($moved(array_keys($begin)), $begin)];
+                $all->groups[] = [$open, array_combine(self::moved(array_keys($begin), $by), $begin)];
             }
             foreach ($one->loaded as [$p, $at]) {
                 $all->loaded[] = [$paint[$p], $at];
@@ -139,11 +149,28 @@ final class Tasks
             foreach ($one->cleaned as $id => $at) {
                 $all->cleaned[$id] = max($all->cleaned[$id] ?? 0, $at);
             }
-            foreach (['keys', 'seconds', 'gloss', 'water', 'fixed', 'open', 'shut', 'closes', 'shuts', 'passes'] as $same) {
-                array_push($all->{$same}, ...$one->{$same});
-            }
+            array_push($all->begun, ...self::moved($one->begun, $by));
+            array_push($all->keys, ...$one->keys);
+            array_push($all->seconds, ...$one->seconds);
+            array_push($all->gloss, ...$one->gloss);
+            array_push($all->water, ...$one->water);
+            array_push($all->fixed, ...$one->fixed);
+            array_push($all->open, ...$one->open);
+            array_push($all->shut, ...$one->shut);
+            array_push($all->closes, ...$one->closes);
+            array_push($all->shuts, ...$one->shuts);
+            array_push($all->passes, ...$one->passes);
         }
 
         return $all;
+    }
+
+    /**
+     * @param  list<int>  $tasks
+     * @return list<int>
+     */
+    private static function moved(array $tasks, int $by): array
+    {
+        return array_map(static fn (int $i): int => $i + $by, $tasks);
     }
 }

@@ -8,10 +8,10 @@ namespace AmberStep\Core\Timing;
 final readonly class Trial
 {
     /**
-     * @param  list<int>  $rank
+     * @param  array<int, int>  $rank
      * @param  array<int, int>  $putOff
      */
-    public function __construct(public array $rank, public array $putOff, public Timed $timed, public Score $score)
+    public function __construct(public array $rank, public array $putOff, public bool $patient, public Timed $timed, public Score $score)
     {
     }
 
@@ -22,7 +22,7 @@ final readonly class Trial
      */
     public function loads(Tasks $tasks): array
     {
-        $loads = $open = [];
+        $loads = $open = $last = [];
         $gun = $this->timed->gun;
         $at = 0;
         foreach ($this->timed->order as $i) {
@@ -33,15 +33,13 @@ final readonly class Trial
             }
             $paint = $tasks->paint[$i];
             if ($paint >= 0 && $tasks->paints[$paint]->gun) {
-                if (! isset($open[$paint])) {
-                    $open[$paint] = true;
-                    $loads[$paint][] = [];
-                }
-                $loads[$paint][count($loads[$paint]) - 1][] = $i;
+                $last[$paint] = ($last[$paint] ?? -1) + (isset($open[$paint]) ? 0 : 1);
+                $open[$paint] = true;
+                $loads[$paint][$last[$paint]][] = $i;
             }
         }
 
-        return array_filter($loads, static fn (array $of): bool => count($of) > 1);
+        return array_map(array_values(...), array_filter($loads, static fn (array $of): bool => count($of) > 1));
     }
 
     public function hints(Tasks $tasks): Hints
@@ -51,6 +49,6 @@ final readonly class Trial
             $putOffs[$tasks->keys[$task]] = $tasks->keys[$for];
         }
 
-        return new Hints(array_map(static fn (int $i): string => $tasks->keys[$i], $this->timed->order), $putOffs);
+        return new Hints(array_map(static fn (int $i): string => $tasks->keys[$i], $this->timed->order), $putOffs, $this->patient);
     }
 }

@@ -75,7 +75,7 @@ final class Build
     {
         $calendar = Calendar::usual($this->zone);
 
-        return Plan::compile($kit ?? $this->kit, new HouseRules, $this->shelf, $this->events, $this->room($nowEpoch), $minutes === null ? $calendar : $calendar->atBench($begun, $minutes), $nowEpoch, $this->experience);
+        return Plan::compile($kit ?? $this->kit, new HouseRules, $this->shelf, $this->events, $this->roomAt($nowEpoch), $minutes === null ? $calendar : $calendar->atBench($begun, $minutes), $nowEpoch, $this->experience);
     }
 
     /** @param  list<Edit>  $edits */
@@ -105,7 +105,7 @@ final class Build
         return array_map(static fn (Finding $f): string => $f->severity->value.' '.$f->rule, $plan->findings);
     }
 
-    private function room(int $nowEpoch): Room
+    public function roomAt(int $nowEpoch): Room
     {
         $said = $this->said['room'] ?? [20, 50];
         if (isset($said['cycle'])) {

@@ -6,8 +6,8 @@ namespace AmberStep\Core\Rule\Bench;
 
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Material\WaitKind;
-use AmberStep\Core\Rule\ShutsGates;
 use AmberStep\Core\Rule\Says;
+use AmberStep\Core\Rule\ShutsGates;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule\Glue;
 
 use AmberStep\Core\Kit\Joint;
-use AmberStep\Core\Rule\ShutsGates;
 use AmberStep\Core\Rule\Says;
+use AmberStep\Core\Rule\ShutsGates;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
@@ -57,8 +57,10 @@ final class GlueSet implements ShutsGates
     {
         $joint = $step->operation->joins() ? $world->kit->jointsById[$step->jointId ?? ''] ?? null : null;
         $wait = $joint === null ? null : $this->hold($joint, $world, false)?->wait;
-        foreach ($wait === null ? [] : $this->passes($step, $world) as $piece) {
-            yield [$piece, $wait];
+        foreach ($this->passes($step, $world) as $piece) {
+            if ($wait !== null) {
+                yield [$piece, $wait];
+            }
         }
     }
 

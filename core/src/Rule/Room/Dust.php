@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule\Room;
 
 use AmberStep\Core\Material\WaitKind;
-use AmberStep\Core\Rule\ShutsGates;
 use AmberStep\Core\Rule\Says;
+use AmberStep\Core\Rule\ShutsGates;
 use AmberStep\Core\Rule\World;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Search\Searcher;
+use Illuminate\Console\Command;
+
+/**
+ * Searches for a better timetable of all builds. bin/up starts it beside the server, at low priority; no request does.
+ * Killed at any moment it loses nothing: what it found is written in one short transaction, or not at all.
+ */
+final class SearchCommand extends Command
+{
+    /** Seconds without a write before it begins. */
+    private const QUIET = 2;
+
+    protected $signature = 'amber:search {--watch : go on, and search anew whenever something has changed}';
+
+    protected $description = 'Search for a better order of all that is to be done';
+
+    public function handle(Searcher $searcher): int
+    {
+        $lock = fopen(base_path('var/search.lock'), 'c');
+        if ($lock === false || ! flock($lock, LOCK_EX | LOCK_NB)) {
+            $this->line('another search is at work');
+
+            return self::SUCCESS;
+        }
+        do {
+            $state = $searcher->state();
+            if ($searcher->isSearched($state)) {
+                $this->say('nothing has changed');
+            } elseif ($this->isQuiet($searcher, $state)) {
+                $this->say($searcher->search($state, static fn (): bool => $searcher->state() === $state) ?? 'given up: something has changed');
+            }
+            $watches = $this->option('watch') === true;
+            if ($watches) {
+                sleep(1);
+            }
+        } while ($watches);
+
+        return self::SUCCESS;
+    }
+
+    private function isQuiet(Searcher $searcher, string $state): bool
+    {
+        if ($this->option('watch') !== true) {
+            return true;
+        }
+        sleep(self::QUIET);
+
+        return $searcher->state() === $state;
+    }
+
+    private function say(string $words): void
+    {
+        if ($this->option('watch') !== true) {
+            $this->line($words);
+        }
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Timing;
+
+use Random\Randomizer;
+
+/** Small changes of what was decided, from which a search goes on: each drawn by lot. */
+final readonly class Moves
+{
+    public function __construct(private Tasks $tasks, private Randomizer $random)
+    {
+    }
+
+    /**
+     * One loading of a paint waits for the next: its first coat is put off until what the other begins with is ready.
+     *
+     * @param  array<int, int>  $putOff
+     * @return array<int, int>
+     */
+    public function gathered(Trial $from, array $putOff): array
+    {
+        $loads = $from->loads($this->tasks);
+        if ($loads === []) {
+            return $putOff;
+        }
+        $paint = array_keys($loads)[$this->random->getInt(0, count($loads) - 1)];
+        $k = $this->random->getInt(0, count($loads[$paint]) - 2);
+        $later = $loads[$paint][$k + 1][0];
+        foreach ($loads[$paint][$k] as $task) {
+            $putOff[$task] = $later;
+        }
+        // What the later one begins with goes on as it was: only the earlier waits.
+        unset($putOff[$later]);
+
+        return $putOff;
+    }
+
+    /**
+     * What a later loading of a paint is for, and all it waits for, goes before what the earlier one is for.
+     *
+     * @param  array<int, int>  $rank
+     * @return array<int, int>
+     */
+    public function hurried(Trial $from, array $rank): array
+    {
+        $loads = $from->loads($this->tasks);
+        if ($loads === []) {
+            return $rank;
+        }
+        $paint = array_keys($loads)[$this->random->getInt(0, count($loads) - 1)];
+        $k = $this->random->getInt(0, count($loads[$paint]) - 2);
+        $hurry = array_fill_keys($loads[$paint][$k + 1], true);
+        $before = [];
+        foreach (array_reverse($from->timed->order) as $i) {
+            foreach ($this->tasks->unlocks[$i] as $next) {
+                if (isset($hurry[$next])) {
+                    $hurry[$i] = true;
+                    break;
+                }
+            }
+        }
+        foreach ($from->timed->order as $i) {
+            $before[isset($hurry[$i]) ? 0 : 1][] = $i;
+        }
+        foreach ([...$before[0] ?? [], ...$before[1] ?? []] as $place => $task) {
+            $rank[$task] = $place;
+        }
+
+        return $rank;
+    }
+
+    /**
+     * @param  array<int, int>  $putOff
+     * @return array<int, int>
+     */
+    public function without(array $putOff): array
+    {
+        if ($putOff !== []) {
+            $for = array_values(array_unique($putOff));
+            $one = $for[$this->random->getInt(0, count($for) - 1)];
+            $putOff = array_filter($putOff, static fn (int $each): bool => $each !== $one);
+        }
+
+        return $putOff;
+    }
+
+    /**
+     * A task waits for one that is done soon after it.
+     *
+     * @param  array<int, int>  $putOff
+     * @return array<int, int>
+     */
+    public function behind(Trial $from, array $putOff): array
+    {
+        $order = $from->timed->order;
+        $at = $this->random->getInt(0, count($order) - 1);
+        $for = $order[min(count($order) - 1, $at + $this->random->getInt(1, 6))];
+        if ($for !== $order[$at]) {
+            $putOff[$order[$at]] = $for;
+        }
+
+        return $putOff;
+    }
+
+    /**
+     * A task goes before work it came after.
+     *
+     * @param  array<int, int>  $rank
+     * @return array<int, int>
+     */
+    public function forward(Trial $from, array $rank): array
+    {
+        $order = $from->timed->order;
+        $at = $this->random->getInt(0, count($order) - 1);
+        $to = max(0, $at - $this->random->getInt(1, 30));
+        $moved = array_splice($order, $at, 1);
+        array_splice($order, $to, 0, $moved);
+        foreach ($order as $place => $task) {
+            $rank[$task] = $place;
+        }
+
+        return $rank;
+    }
+}

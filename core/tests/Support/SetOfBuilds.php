@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Tests\Support;
+
+use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Plan\Compiler;
+use AmberStep\Core\Plan\Neighbour;
+use AmberStep\Core\Plan\Plans;
+use AmberStep\Core\Plan\Problem;
+use AmberStep\Core\Plan\Thread;
+use AmberStep\Core\Timing\Calendar;
+use AmberStep\Core\Timing\Hints;
+
+/** Several random builds on one bench, at one moment. */
+final class SetOfBuilds
+{
+    /** @var array<string, Build> */
+    public array $builds = [];
+
+    public Calendar $calendar;
+
+    public int $guns;
+
+    public int $now;
+
+    public function __construct(int $seed)
+    {
+        $random = new RandomBuild($seed);
+        for ($i = 0, $n = $random->one([1, 2, 2, 3, 4, 6]); $i < $n; $i++) {
+            $this->builds["b{$i}"] = new Build((new RandomBuild(1000 * $seed + $i))->said());
+        }
+        $this->now = $this->builds['b0']->now;
+        $this->guns = $random->one([1, 1, 2, 3]);
+        $this->calendar = Calendar::usual($this->builds['b0']->zone);
+    }
+
+    /** @return array<string, Problem> */
+    public function problems(): array
+    {
+        $rules = Compiler::ofTheTrade()->rules;
+
+        return array_map(fn (Build $b): Problem => Problem::of($b->kit, (new HouseRules)->with($b->kit->house), $b->shelf, $b->events, $this->builds['b0']->roomAt($this->now), $this->now, $b->experience, $rules), $this->builds);
+    }
+
+    public function plans(Hints $hints = new Hints): Plans
+    {
+        return Compiler::ofTheTrade()->plans($this->problems(), $this->calendar, $this->now, $this->guns, $hints);
+    }
+
+    /** One of them looked into, the others known by what they told. */
+    public function plansOf(string $build): Plans
+    {
+        $rules = Compiler::ofTheTrade();
+        $builds = [];
+        foreach ($this->problems() as $id => $problem) {
+            $builds[$id] = $id === $build ? $problem : Neighbour::of(new Thread($problem, $rules->rules), $id);
+        }
+
+        return $rules->plans($builds, $this->calendar, $this->now, $this->guns);
+    }
+}
