@@ -36,6 +36,7 @@ final class Fold
             $this->surface->answered[$event->stepKey] = [$event->atEpoch, $event->id];
         }
         if (in_array($event->kind, [EventKind::Done, EventKind::MaskOn, EventKind::MaskOff, EventKind::Glued], true)) {
+            $this->surface->lastDone = [$event->atEpoch, $event->operation->value ?? ''];
             $this->cabinet->takeOut($event);
         }
         match ($event->kind) {

@@ -57,6 +57,9 @@ final class ModelState
     /** @var array<string, int> when a gun was last cleaned, by the product that was in it */
     public array $gunCleaned = [];
 
+    /** @var array{int, string} when hands were last at work on it, and at which operation */
+    public array $lastDone = [0, ''];
+
     public Learned $learned;
 
     /** @var array<string, int> by target: last event there */

@@ -25,7 +25,7 @@ use LogicException;
  * @phpstan-type MaskRow array{string, int, string, string, string|null}
  * @phpstan-type AreaRow array{layers: list<LayerRow>, masks: array<string, MaskRow>, past: list<array{MaskRow, int, string|null}>, stays: list<array{int, int|null, float}>, plain: array{int|null, string|null, string|null, bool, int|null, array<string, non-empty-list<int>>, bool}}
  * @phpstan-type JointRow array{plain: array{int|null, string|null, int|null, string|null, array<string, non-empty-list<int>>}, glue: string|null, filler: string|null, deeds: list<array{bool, string, int, string, string, string, string|null}>}
- * @phpstan-type PlainRow array{answered: array<string, array{int, string}>, inspections: array<string, list<array{int, int, string}>>, features: array<string, string>, rounds: list<array{int, int, string, string}>, cleanings: array<string, int>, discarded: array<string, int>, ticks: array<string, string>, closed: array<string, int>, fitted: array<string, list<array{string, string}>>, gunCleaned: array<string, int>, lastAt: array<string, int>}
+ * @phpstan-type PlainRow array{answered: array<string, array{int, string}>, inspections: array<string, list<array{int, int, string}>>, features: array<string, string>, rounds: list<array{int, int, string, string}>, cleanings: array<string, int>, discarded: array<string, int>, ticks: array<string, string>, closed: array<string, int>, fitted: array<string, list<array{string, string}>>, gunCleaned: array<string, int>, lastDone: array{int, string}, lastAt: array<string, int>}
  * @phpstan-type StateRow array{areas: array<string, AreaRow>, pieces: array<string, AreaRow>, joints: array<string, JointRow>, faults: array<string, array{string, string, list<string>, int, string|null, array{string|null, string|null, string|null, string|null, string|null, bool, bool}}>, mixes: list<array{string, string, int, float, list<float>}>, wipes: list<array{string, int, string, list<string>}>, learned: array{array<string, float>, array<string, list<float>>, array<string, list<float>>}, plain: PlainRow}
  */
 final class StateDocument
@@ -43,7 +43,7 @@ final class StateDocument
             'learned' => $state->learned->toArray(),
             'plain' => [
                 'answered' => $state->answered, 'inspections' => $state->inspections, 'features' => $state->features, 'rounds' => $state->rounds, 'cleanings' => $state->cleanings, 'discarded' => $state->discarded,
-                'ticks' => $state->ticks, 'closed' => $state->closed, 'fitted' => $state->fitted, 'gunCleaned' => $state->gunCleaned, 'lastAt' => $state->lastAt,
+                'ticks' => $state->ticks, 'closed' => $state->closed, 'fitted' => $state->fitted, 'gunCleaned' => $state->gunCleaned, 'lastDone' => $state->lastDone, 'lastAt' => $state->lastAt,
             ],
         ];
     }
@@ -56,7 +56,7 @@ final class StateDocument
         $state->mixes = array_map(static fn (array $m): Mix => new Mix(...$m), $plain['mixes']);
         $state->wipes = array_map(static fn (array $w): Wiped => new Wiped($w[0], $w[1], Liquid::from($w[2]), $w[3]), $plain['wipes']);
         $state->learned = Learned::fromArray($plain['learned']);
-        ['answered' => $state->answered, 'inspections' => $state->inspections, 'features' => $state->features, 'rounds' => $state->rounds, 'cleanings' => $state->cleanings, 'discarded' => $state->discarded, 'ticks' => $state->ticks, 'closed' => $state->closed, 'fitted' => $state->fitted, 'gunCleaned' => $state->gunCleaned, 'lastAt' => $state->lastAt] = $plain['plain'];
+        ['answered' => $state->answered, 'inspections' => $state->inspections, 'features' => $state->features, 'rounds' => $state->rounds, 'cleanings' => $state->cleanings, 'discarded' => $state->discarded, 'ticks' => $state->ticks, 'closed' => $state->closed, 'fitted' => $state->fitted, 'gunCleaned' => $state->gunCleaned, 'lastDone' => $state->lastDone, 'lastAt' => $state->lastAt] = $plain['plain'];
 
         return $state;
     }

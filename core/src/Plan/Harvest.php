@@ -13,6 +13,7 @@ use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Timing\Paint;
 use AmberStep\Core\Timing\Tasks;
+use AmberStep\Core\Work\Operation;
 
 /**
  * A build as tasks and arcs: walked through once in the plan's order, in nobody's sessions and with nobody else at the
@@ -87,6 +88,8 @@ final class Harvest
         foreach (GunCare::begun($this->thread->context) as [$product, $at]) {
             $this->tasks->loaded[] = [$this->paint($product), $at];
         }
+        [$this->tasks->last, $operation] = $this->thread->context->surface->lastDone;
+        $this->tasks->washed = $operation === Operation::Wash->value;
         $this->tasks->cleaned = $this->thread->context->surface->gunCleaned;
     }
 

@@ -15,6 +15,9 @@ final class Hands
     /** Rounds in which what holds a task and the sessions have to agree on a moment. */
     private const ROUNDS = 12;
 
+    /** Seconds after a washing in which its water is still there, if nothing else was done. */
+    private const WATER_STAYS = 600;
+
     /** @var array<int, int> when each task begins, in the order they were taken */
     public array $start = [];
 
@@ -33,6 +36,7 @@ final class Hands
     /** @param  int  $now  when they are free */
     public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, WorkClock $clock, public int $now, int $guns = 1)
     {
+        $this->waterUntil = $tasks->washed && $now - $tasks->last < self::WATER_STAYS ? $now : null;
         $this->held = new Held($tasks, $clock, $now);
         $this->guns = new InGuns($tasks, $now, $guns);
         $this->sitting = new Sitting($tasks, $this->held);

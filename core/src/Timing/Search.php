@@ -42,7 +42,7 @@ final class Search
 
     private Trial $best;
 
-    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly WorkClock $clock, private readonly int $now, private readonly int $guns = 1, int $seed = 7)
+    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly WorkClock $clock, private readonly int $now, private readonly int $guns = 1, int $seed = 7, private readonly ?int $trials = null)
     {
         $this->random = new Randomizer(new Mt19937($seed));
         $this->moves = new Moves($tasks, $this->random);
@@ -66,7 +66,7 @@ final class Search
             $still = $this->keep($this->trial($rank, [], false), $watch, $still);
             $still = $this->keep($this->trial($rank, [], true), $watch, $still);
         }
-        $trials = max(self::LEAST, min(self::MOST, intdiv(self::EFFORT, $this->tasks->count())));
+        $trials = $this->trials ?? max(self::LEAST, min(self::MOST, intdiv(self::EFFORT, $this->tasks->count())));
         $from = $this->best;
         for ($n = 1; $n <= $trials; $n++) {
             $trial = $this->neighbour($n % self::CALMLY === 0 ? $still : $from);

@@ -77,6 +77,12 @@ final class Tasks
     /** @var list<array{int, int}> paints that were sprayed before, and when */
     public array $loaded = [];
 
+    /** When hands were last at work on it. */
+    public int $last = 0;
+
+    /** Whether that was a washing: its water is there for the next. */
+    public bool $washed = false;
+
     /** @var array<string, int> when a gun was last cleaned of a paint, by its id; of whatever was in it, under none */
     public array $cleaned = [];
 
@@ -148,6 +154,9 @@ final class Tasks
             }
             foreach ($one->cleaned as $id => $at) {
                 $all->cleaned[$id] = max($all->cleaned[$id] ?? 0, $at);
+            }
+            if ($one->last > $all->last) {
+                [$all->last, $all->washed] = [$one->last, $one->washed];
             }
             array_push($all->begun, ...self::moved($one->begun, $by));
             array_push($all->keys, ...$one->keys);

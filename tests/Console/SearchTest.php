@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Console;
+
+use AmberStep\Core\Plan\Plans;
+use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Timing\Hints as Found;
+use AmberStep\Core\Work\Operation;
+use App\Build\Together;
+use App\Models\Hint;
+use App\Repositories\Hints;
+use App\Search\Searcher;
+use Tests\Support\AppTestCase;
+
+/** The search in its own process: what it keeps, when it keeps nothing, and what the one timetable saves at the guns. */
+final class SearchTest extends AppTestCase
+{
+    /** @return array{gun: float, spraying: float} minutes over all builds */
+    private static function atTheGuns(Plans $plans): array
+    {
+        $minutes = ['gun' => 0.0, 'spraying' => 0.0];
+        foreach ($plans->byBuild as $plan) {
+            foreach ($plan->atTheBench() as $planned) {
+                $gun = in_array($planned->step->operation, [Operation::Rinse, Operation::Strip, Operation::Mix], true);
+                $minutes[$gun ? 'gun' : 'spraying'] += $gun || $planned->step->operation->sprays() ? $planned->minutes : 0;
+            }
+        }
+
+        return $minutes;
+    }
+
+    public function test_in_one_time_the_guns_are_rinsed_and_mixed_for_far_less_than_when_each_build_was_planned_alone(): void
+    {
+        $alone = json_decode((string) file_get_contents(__DIR__.'/../baseline/each-build-alone.json'), true)['builds'];
+        $was = array_sum(array_map(static fn (array $b): float => $b['rinsing'] + $b['stripping'] + $b['mixing'], $alone));
+        $is = self::atTheGuns(app(Together::class)->all(new Found));
+
+        self::assertLessThanOrEqual(0.6 * $was, $is['gun'], "{$is['gun']} min, where it was {$was}");
+        self::assertEqualsWithDelta(array_sum(array_column($alone, 'spraying')), $is['spraying'], 1, 'no coat is left out');
+    }
+
+    public function test_what_is_found_is_kept_for_its_state_and_no_other_and_found_once(): void
+    {
+        $searcher = app(Searcher::class);
+        $state = $searcher->state();
+        self::assertFalse($searcher->isSearched($state));
+        self::assertNull($searcher->search($state, static fn (): bool => false), 'told to stop it keeps nothing');
+        self::assertNull($searcher->search('another state', static fn (): bool => true), 'of a state that has moved on nothing is kept');
+        self::assertSame(0, Hint::query()->count());
+
+        self::assertStringContainsString('min at the guns', (string) $searcher->search($state, static fn (): bool => true));
+        self::assertTrue($searcher->isSearched($state));
+        $found = app(Hints::class)->now();
+        $with = self::atTheGuns(app(Together::class)->all())['gun'];
+        self::assertLessThan(self::atTheGuns(app(Together::class)->all(new Found))['gun'], $with);
+
+        Hint::query()->delete();
+        $searcher->search($state, static fn (): bool => true);
+        self::assertEquals($found, app(Hints::class)->now(), 'searched twice it finds the same');
+    }
+
+    public function test_hands_are_at_one_thing_at_a_time_whatever_the_build(): void
+    {
+        $end = 0;
+        $lines = [];
+        foreach (app(Together::class)->all()->byBuild as $plan) {
+            array_push($lines, ...$plan->atTheBench());
+        }
+        usort($lines, static fn (PlannedStep $a, PlannedStep $b): int => $a->startEpoch <=> $b->startEpoch);
+        foreach ($lines as $planned) {
+            self::assertGreaterThanOrEqual($end, $planned->startEpoch, $planned->step->key);
+            $end = $planned->endEpoch;
+        }
+        self::assertGreaterThan(500, count($lines));
+    }
+
+    public function test_all_builds_are_told_line_by_line_with_what_holds_each(): void
+    {
+        $this->artisan('amber:plan', ['--all' => true])->expectsOutputToContain('Dunmore Type 6')->assertSuccessful();
+        $this->artisan('amber:plan', ['--all' => true, 'file' => 'x.json'])->assertExitCode(2);
+        $this->artisan('amber:plan')->assertExitCode(2);
+    }
+}
