@@ -36,7 +36,7 @@ function do_first(Browser $browser, string $first): void
         $browser->see('.tone-list li');
         $browser->script('window.scrollTo(0, 0)');
     } elseif ($first === 'away') {
-        $browser->click('.week-date[aria-label^="Sat 14 Mar"]');
+        $browser->click('.week-date[data-date="2026-03-14"]');
         $browser->press('Away');
         $browser->seeText('[data-testid="told"]', 'Away on Sat 14 Mar');
     } elseif ($first === 'back') {

@@ -94,7 +94,10 @@ final class BeginningsTest extends BrowserTestCase
 
     public function test_the_gun_is_cleaned_with_one_press(): void
     {
-        $this->workUntil('rinse');
+        // Sprayed, and half an hour later nothing more came out of it.
+        $step = $this->server->request('GET', "/api/builds/{$this->build}/bench?minutes=90")[1]['current'];
+        $this->server->request('POST', "/api/builds/{$this->build}/events", [...$step['event'], 'id' => '01T30000000000000000000001', 'at' => '2026-03-03T19:05:00Z']);
+        $this->server->setClock('2026-03-03T19:36:00Z');
         $this->go('bench');
         $this->browser->seeText('[data-testid="step-title"]', 'out of the gun');
         $this->browser->seeText('[data-testid="done"]', 'Gun is clean');

@@ -62,17 +62,17 @@ final class MixTest extends BrowserTestCase
     {
         $step = $this->workUntil('mix');
         $this->go('bench');
-        $this->browser->seeText('[data-testid="step-title"]', 'Stir and mix Linnet Gloss Varnish');
+        $this->browser->seeText('[data-testid="step-title"]', 'Stir and mix Linnet Slate Green');
         $this->browser->press('Cup with fill-to marks');
         $this->browser->seeText('[data-testid="cups"]', sprintf('%.2f ml', $step['cup']['ml']));
         $this->browser->seeText('[data-testid="need"]', sprintf('%g cm² × %g coat', round($step['cup']['cm2'], 1), $step['cup']['thick']));
-        $this->browser->seeText('.page-head', 'Linnet Gloss Varnish, no colour of this build');
+        $this->browser->seeText('.page-head', 'slate green for upper hull in green');
 
         $this->go('bench');
         $this->browser->seeText('[data-testid="done"]', 'Cup is mixed');
         $this->browser->click('[data-testid="done"]');
-        $this->browser->seeText('[data-testid="step-title"]', 'Spray gloss');
-        self::assertContains(['Stirred and mixed', 'Linnet Gloss Varnish'], array_map(static fn (array $e): array => [$e['title'], $e['with']], array_slice($this->server->request('GET', "/api/builds/{$this->build}/log")[1]['events'], 0, 3)));
+        $this->browser->seeText('[data-testid="step-title"]', 'Spray slate green');
+        self::assertContains(['Stirred and mixed', 'Linnet Slate Green'], array_map(static fn (array $e): array => [$e['title'], $e['with']], array_slice($this->server->request('GET', "/api/builds/{$this->build}/log")[1]['events'], 0, 3)));
     }
 
     public function test_poured_slightly_wrong_it_is_put_right_and_hardened_it_closes(): void

@@ -34,10 +34,12 @@ export function FourWeeks({ evenings, today, set }: { evenings: Evenings; today:
                         data-single={evenings.dates[date] !== undefined ? '' : undefined}
                         data-away={of(date).length === 0 ? '' : undefined}
                         aria-pressed={date === chosen}
-                        aria-label={`${dateWords(date)}: ${of(date).length === 0 ? 'away' : words(of(date))}${evenings.dates[date] !== undefined ? ', not as usual' : ''}`}
+                        title={`${dateWords(date)}${evenings.dates[date] !== undefined ? ', not as usual' : ''}`}
+                        data-date={date}
                         onClick={() => choose(date)}
                     >
                         <strong>{Number(date.slice(8))}</strong>
+                        {evenings.dates[date] !== undefined && <span className="unseen">not as usual: </span>}
                         <span>{of(date).length === 0 ? (evenings.dates[date] === undefined ? '' : 'away') : words(of(date))}</span>
                     </button>
                 ))}

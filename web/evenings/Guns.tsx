@@ -22,7 +22,7 @@ export function Guns({ guns, set }: { guns: Evenings['guns']; set: (guns: { id?:
                     <TextInput label="Name" value={row.name} onChange={(e) => change(i, 'name', e.currentTarget.value)} />
                     <TextInput label="Nozzle, mm" inputMode="decimal" value={row.nozzleMm} onChange={(e) => change(i, 'nozzleMm', e.currentTarget.value)} />
                     <TextInput label="Cup, ml" inputMode="decimal" value={row.cupMl} onChange={(e) => change(i, 'cupMl', e.currentTarget.value)} />
-                    <Button data-small aria-label={`Take ${row.name === '' ? 'the new gun' : row.name} off the list`} onClick={() => type(rows.filter((_, each) => each !== i))}>
+                    <Button data-small aria-label={`Take off ${row.name === '' ? 'the new gun' : row.name}`} onClick={() => type(rows.filter((_, each) => each !== i))}>
                         Take off
                     </Button>
                 </div>

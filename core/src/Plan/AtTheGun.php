@@ -8,13 +8,12 @@ use AmberStep\Core\Material\Product;
 use AmberStep\Core\Mixing\Need;
 use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Step\Step;
-use AmberStep\Core\Timing\InGuns;
 use AmberStep\Core\Timing\Tasks;
 use AmberStep\Core\Timing\Timed;
 
 /**
- * Cleanings and mixings of a timetable as steps. Each belongs to the build whose coat asks for it; a gun that is cleaned
- * for the night, to the one whose paint was in it.
+ * Cleanings and mixings of a timetable as steps. A mixing belongs to the build whose coat asks for it, a cleaning to the
+ * one whose paint is in the gun.
  */
 final class AtTheGun
 {
@@ -116,11 +115,7 @@ final class AtTheGun
     {
         $next = $before < 0 ? null : $this->product($before, $any);
         $nextEpoch = $before < 0 ? null : $this->timed->start[$before];
-        [$build, $product, $piece] = $this->last[$paint] ?? ['', $any->context->shelf->find($paint), ''];
-        if ($next !== null && $nextEpoch - $start <= InGuns::EVENING_OVER) {
-            [$build, $step] = $this->of[$before];
-            $piece = $step->pieceId ?? '';
-        }
+        [$build, $product, $piece] = $this->last[$paint] ?? [$before < 0 ? '' : $this->of[$before][0], $any->context->shelf->find($paint), ''];
         if ($product !== null && $build !== '') {
             $this->of($build, $any);
             $this->cleaning[$build][] = $this->guns[$build]->step($product, $piece, $start, $end, $next, $nextEpoch);
