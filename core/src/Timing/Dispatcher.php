@@ -109,7 +109,7 @@ final class Dispatcher
     private function closing(): ?int
     {
         $soonest = null;
-        foreach ($this->hands->held->closes as $i => $_) {
+        foreach ($this->hands->held->isClosing($this->at, $this->at + self::CLOSING_SOON) ? $this->hands->held->closes : [] as $i => $_) {
             $closes = $this->hands->held->closesAt($i, $this->at);
             if ($closes !== null && $closes - $this->at < self::CLOSING_SOON && $this->awake->has($i) && ($soonest === null || [$closes, $this->rank[$i]] < [$soonest[0], $soonest[1]]) && $this->isOpen($i)) {
                 $soonest = [$closes, $this->rank[$i], $i];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Timing;
 
 use AmberStep\Core\Drying\WorkClock;
+use SplMinHeap;
 
 /** What holds tasks while they are timed: what they wait for, arcs that run, gates that are shut, chances that close, the air. */
 final class Held
@@ -17,6 +18,9 @@ final class Held
 
     /** @var array<int, list<int>> when chances of a task close, those that are open */
     public array $closes = [];
+
+    /** @var SplMinHeap<array{int, int}> when chances close, and the task of each */
+    private SplMinHeap $closing;
 
     /** @var array<int, int> until when what was timed holds each */
     private array $free;
@@ -39,9 +43,10 @@ final class Held
         $this->shut = $tasks->shut;
         $this->groups = $tasks->groups;
         $this->free = array_fill(0, $tasks->count(), $now);
+        $this->closing = new SplMinHeap;
         foreach ($tasks->closes as $i => $closes) {
-            if ($closes !== []) {
-                $this->closes[$i] = $closes;
+            foreach ($closes as $close) {
+                $this->closes($i, $close);
             }
         }
     }
@@ -100,6 +105,26 @@ final class Held
         return $from;
     }
 
+    private function closes(int $i, int $at): void
+    {
+        $this->closes[$i][] = $at;
+        $this->closing->insert([$at, $i]);
+    }
+
+    /** Whether a chance of a task that is left closes from one moment to another. */
+    public function isClosing(int $from, int $until): bool
+    {
+        while (! $this->closing->isEmpty()) {
+            [$at, $i] = $this->closing->top();
+            if ($at > $from && isset($this->closes[$i])) {
+                return $at < $until;
+            }
+            $this->closing->extract();
+        }
+
+        return false;
+    }
+
     /** @return int|null when the next chance of a task closes */
     public function closesAt(int $i, int $at): ?int
     {
@@ -139,7 +164,7 @@ final class Held
                 $this->shut[$to][] = [$end + $from, $until];
             }
             if ($closes !== null) {
-                $this->closes[$to][] = $end + $closes;
+                $this->closes($to, $end + $closes);
             }
         }
         foreach ($this->tasks->shuts[$i] as [$gate, $work, $by]) {
