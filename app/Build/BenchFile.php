@@ -21,6 +21,8 @@ use App\Models\Event;
 use App\Models\Product;
 use App\Models\Reading;
 use App\Models\Setting;
+use App\Repositories\Evenings;
+use App\Repositories\Guns;
 use App\Repositories\Settings;
 use App\Repositories\ShelfRepository;
 use Illuminate\Support\Facades\DB;
@@ -33,14 +35,14 @@ final readonly class BenchFile
     /** What tells one bench from another here, and is nothing of the user's. */
     private const OWN = [BenchClock::TESTING, 'bench', 'shelf', 'demo'];
 
-    public function __construct(private Copies $copies, private Settings $settings, private ShelfRepository $shelf)
+    public function __construct(private Copies $copies, private Settings $settings, private ShelfRepository $shelf, private Evenings $evenings, private Guns $guns)
     {
     }
 
     public function toJson(): string
     {
         // One moment: what is written meanwhile is in it whole, or not at all.
-        $data = DB::transaction(static function (): array {
+        $data = DB::transaction(function (): array {
             /** @var list<Build> $builds */
             $builds = Build::query()->orderBy('position')->orderBy('id')->get()->all();
             /** @var list<Product> $products */
@@ -55,6 +57,8 @@ final readonly class BenchFile
                 'builds' => array_map(self::build(...), $builds),
                 'products' => array_map(static fn (Product $p): array => ['demo' => $p->demo, ...Paint::fromArray($p->body)->toArray()], $products),
                 'settings' => (object) array_combine(array_map(static fn (Setting $s): string => $s->name, $settings), array_map(static fn (Setting $s): object => (object) $s->value, $settings)),
+                'dates' => (object) $this->evenings->dates(),
+                'guns' => $this->guns->all(),
                 'readings' => array_map(static fn (Reading $r): array => ['at' => Instant::format($r->at), 'temperatureC' => $r->temperature_c, 'humidity' => $r->humidity], $readings),
             ];
         });
@@ -95,11 +99,11 @@ final readonly class BenchFile
      */
     public function take(string $json, bool $over): void
     {
-        [$builds, $products, $settings, $readings] = self::read($json);
+        [$builds, $products, $settings, $readings, $dates, $guns] = self::read($json);
         if ($over) {
             $this->copies->take(Cause::Replace);
         }
-        DB::transaction(function () use ($builds, $products, $settings, $readings, $over): void {
+        DB::transaction(function () use ($builds, $products, $settings, $readings, $dates, $guns, $over): void {
             $here = Build::query()->orderBy('position')->pluck('name')->all();
             if ($here !== [] && ! $over) {
                 throw new Conflict(count($here) === 1 ? "{$here[0]} is here already." : count($here).' builds are here already.', ['builds' => $here, 'choices' => [Porter::REPLACE]]);
@@ -122,6 +126,8 @@ final readonly class BenchFile
             foreach ($readings as $reading) {
                 Reading::query()->create(['at' => $reading->atEpoch, 'temperature_c' => $reading->air->temperatureC, 'humidity' => $reading->air->humidity]);
             }
+            $this->evenings->replace($dates);
+            $this->guns->put($guns);
             $this->settings->renew();
         });
         $this->shelf->forget();
@@ -140,7 +146,7 @@ final readonly class BenchFile
     }
 
     /**
-     * @return array{list<array{string, Kit, list<LogEvent>, array<string, mixed>}>, list<array{Paint, bool}>, array<string, array<string, mixed>>, list<Air>}
+     * @return array{list<array{string, Kit, list<LogEvent>, array<string, mixed>}>, list<array{Paint, bool}>, array<string, array<string, mixed>>, list<Air>, array<string, list<array{from: int, until: int}>>, list<array{id: string, name: string, nozzleMm: float, cupMl: float}>}
      *
      * @throws BadDocument
      */
@@ -167,6 +173,9 @@ final readonly class BenchFile
             return [Paint::read($p), $demo];
         }, 20000);
         $settings = $in->raw('settings');
+        // A file from before they were written down has neither.
+        $dates = Evenings::read($in->raw('dates') ?? []);
+        $guns = Guns::read($in->raw('guns') ?? []);
         $readings = $in->each('readings', static function (Reader $r): Air {
             $reading = new Air($r->instant('at'), new Conditions($r->number('temperatureC', -30, 80), $r->number('humidity', 0, 1)));
             $r->refuseTheRest();
@@ -183,6 +192,6 @@ final readonly class BenchFile
             $kept[$name] = $value;
         }
 
-        return [$builds, $products, $kept, $readings];
+        return [$builds, $products, $kept, $readings, $dates, $guns];
     }
 }

@@ -45,6 +45,33 @@ final readonly class Evenings
     }
 
     /**
+     * Single dates as a file has them.
+     *
+     * @return array<string, Sessions> by date
+     *
+     * @throws BadDocument where one is none
+     */
+    public static function read(mixed $sent): array
+    {
+        $dates = [];
+        foreach (is_array($sent) ? $sent : throw BadDocument::at('dates', 'is no list of dates', 'give sessions by date') as $date => $sessions) {
+            self::day((string) $date);
+            $dates[(string) $date] = self::sessions($sessions);
+        }
+
+        return $dates;
+    }
+
+    /** @param  array<string, Sessions>  $dates  in the place of all there are */
+    public function replace(array $dates): void
+    {
+        SessionDate::query()->delete();
+        foreach ($dates as $date => $sessions) {
+            SessionDate::query()->create(['date' => $date, 'sessions' => $sessions]);
+        }
+    }
+
+    /**
      * @param  string  $day  mon to sun
      * @param  mixed  $sessions  as they were sent
      * @return array{id: string, title: string}|null the change; null where it was so already
@@ -69,11 +96,7 @@ final readonly class Evenings
      */
     public function setDate(string $date, mixed $sessions): ?array
     {
-        $day = DateTimeImmutable::createFromFormat('!Y-m-d', $date, new DateTimeZone('UTC'));
-        if ($day === false || $day->format('Y-m-d') !== $date) {
-            throw BadDocument::at('date', 'is no date', 'write it as 2026-03-07');
-        }
-        $words = $day->format('D j M');
+        $words = self::day($date)->format('D j M');
 
         return $this->write(match (true) {
             $sessions === null => "{$words} as its weekday",
@@ -153,6 +176,13 @@ final readonly class Evenings
         }
 
         return $sessions;
+    }
+
+    private static function day(string $date): DateTimeImmutable
+    {
+        $day = DateTimeImmutable::createFromFormat('!Y-m-d', $date, new DateTimeZone('UTC'));
+
+        return $day === false || $day->format('Y-m-d') !== $date ? throw BadDocument::at('date', 'is no date', 'write it as 2026-03-07') : $day;
     }
 
     private function dayName(string $day): string

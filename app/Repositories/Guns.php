@@ -73,8 +73,8 @@ final readonly class Guns
         });
     }
 
-    /** @param  list<GunRow>  $guns */
-    private function put(array $guns): void
+    /** @param  list<GunRow>  $guns  in the place of all there are */
+    public function put(array $guns): void
     {
         Gun::query()->delete();
         foreach ($guns as $i => $gun) {
@@ -82,8 +82,12 @@ final readonly class Guns
         }
     }
 
-    /** @return list<GunRow> */
-    private static function read(mixed $sent): array
+    /**
+     * @return list<GunRow> as they were sent, or as a file has them
+     *
+     * @throws BadDocument where one is no gun
+     */
+    public static function read(mixed $sent): array
     {
         if (! is_array($sent) || ! array_is_list($sent) || count($sent) > self::MOST) {
             throw BadDocument::at('guns', 'is no list of at most '.self::MOST.' guns', 'give each its name, nozzle in mm and cup in ml');

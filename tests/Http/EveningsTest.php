@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Build\BenchFile;
 use App\Models\Build;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Support\AppTestCase;
@@ -77,6 +78,23 @@ final class EveningsTest extends AppTestCase
         self::assertSame([['from' => 480, 'until' => 540], ['from' => 1200, 'until' => 1320]], $this->send('GET', '/api/evenings')->json('week.wed'));
         $this->send('POST', "/api/changes/{$change['id']}/undo", [])->assertCreated();
         self::assertSame([['from' => 1140, 'until' => 1260]], $this->send('GET', '/api/evenings')->json('week.wed'));
+    }
+
+    public function test_they_go_along_with_the_whole_bench_and_a_file_from_before_has_none(): void
+    {
+        $this->send('PUT', '/api/evenings/dates/2026-03-04', ['sessions' => [['from' => 600, 'until' => 700]]])->assertOk();
+        $file = app(BenchFile::class)->toJson();
+        $evenings = $this->send('GET', '/api/evenings')->json();
+        $this->send('PUT', '/api/evenings/dates/2026-03-04', ['sessions' => null])->assertOk();
+        $this->send('PUT', '/api/guns', ['guns' => []])->assertOk();
+
+        app(BenchFile::class)->take($file, true);
+        self::assertSame($evenings, $this->send('GET', '/api/evenings')->json());
+        self::assertSame($file, app(BenchFile::class)->toJson());
+        $before = json_decode($file, true);
+        unset($before['dates'], $before['guns']);
+        app(BenchFile::class)->take((string) json_encode($before), true);
+        self::assertSame([[], []], [$this->send('GET', '/api/evenings')->json('dates'), $this->send('GET', '/api/evenings')->json('guns')]);
     }
 
     public function test_guns_are_kept_and_taken_back(): void

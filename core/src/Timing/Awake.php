@@ -12,6 +12,9 @@ final class Awake
     /** @var array<int, array<int, int>> those that may be, by rank: by paint what goes through a gun, all else under -1 */
     public array $all = [];
 
+    /** @var array<int, int> how many have woken, by the same */
+    public array $woken = [];
+
     /** @var array<int, true> of these, where one has woken since they were put in order */
     private array $fresh = [];
 
@@ -36,6 +39,7 @@ final class Awake
             $of = $this->kind($i);
             $this->all[$of][$this->rank[$i]] = $i;
             $this->fresh[$of] = true;
+            $this->woken[$of] = ($this->woken[$of] ?? 0) + 1;
         }
         foreach ($this->fresh as $of => $_) {
             ksort($this->all[$of]);

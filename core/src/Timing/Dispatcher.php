@@ -24,6 +24,9 @@ final class Dispatcher
 
     private Awake $awake;
 
+    /** @var array<int, array{int, int, list<int>}> session, tasks woken and paints in the guns when nothing of a paint fitted any more */
+    private array $full = [];
+
     /** When the guns would be clean, if they were cleaned as soon as the hands were free. */
     private int $clean = 0;
 
@@ -103,7 +106,7 @@ final class Dispatcher
         $this->clean = $this->hands->now + $this->hands->guns->cleaningAfter(-1);
         $this->fits = $left > 0 && $left < $this->calendar->longest() ? $left - max(0, $this->clean - $this->at) : PHP_INT_MAX;
 
-        return $this->closing() ?? $this->inTheGun() ?? $this->inTheWater() ?? $this->first($this->sat()) ?? $this->first($this->awake->of(-1)) ?? ($this->areGunsWaiting() ? null : $this->mostReady());
+        return $this->closing() ?? $this->inTheGun() ?? $this->inTheWater() ?? $this->first($this->sat()) ?? $this->first($this->awake->of(-1)) ?? ($this->hands->areGunsWaiting($this->at, $this->patient) ? null : $this->mostReady());
     }
 
     private function closing(): ?int
@@ -143,8 +146,23 @@ final class Dispatcher
     {
         $first = null;
         foreach ($this->hands->guns->loaded as $paint => $_) {
-            $i = $this->hands->guns->isLoaded($paint, $this->at) ? $this->first($this->awake->of($paint)) : null;
+            $i = $this->hands->guns->isLoaded($paint, $this->at) ? $this->firstOf($paint) : null;
             $first = $i !== null && ($first === null || $this->rank[$i] < $this->rank[$first]) ? $i : $first;
+        }
+
+        return $first;
+    }
+
+    /** The first of a paint that may be begun now: where none fitted into a session, none does later in it. */
+    private function firstOf(int $paint): ?int
+    {
+        $state = [$this->calendar->endsAt($this->at), $this->awake->woken[$paint] ?? 0, array_keys($this->hands->guns->loaded)];
+        if (($this->full[$paint] ?? null) === $state) {
+            return null;
+        }
+        $first = $this->first($this->awake->of($paint));
+        if ($first === null) {
+            $this->full[$paint] = $state;
         }
 
         return $first;
@@ -165,26 +183,12 @@ final class Dispatcher
         return null;
     }
 
-    /** Each gun holds a paint that is sprayed again before it dries, or one does and one is patient: to load another now would be to mix it again. */
-    private function areGunsWaiting(): bool
-    {
-        $waiting = [];
-        foreach (! $this->patient && count($this->hands->guns->loaded) < $this->guns ? [] : $this->hands->sitting->left as $i => $_) {
-            $last = $this->hands->guns->loaded[$this->tasks->paint[$i]] ?? null;
-            if ($last !== null && $this->hands->held->letsFrom($i, $this->at) - $last < InGuns::STAYS) {
-                $waiting[$this->tasks->paint[$i]] = true;
-            }
-        }
-
-        return $waiting !== [] && ($this->patient || count($waiting) >= $this->guns);
-    }
-
     /** The paint of which most that is left is ready: little of it has to be mixed for again. */
     private function mostReady(): ?int
     {
         $best = $share = null;
         foreach ($this->awake->all as $paint => $ready) {
-            $i = $paint < 0 ? null : $this->first($ready);
+            $i = $paint < 0 ? null : $this->firstOf($paint);
             $its = $i === null ? null : [-count($ready) / $this->left[$paint], $this->rank[$i]];
             if ($its !== null && ($share === null || $its < $share)) {
                 [$best, $share] = [$i, $its];

@@ -107,6 +107,20 @@ final class Hands
         return $this->held->done($i, $end, $this->end);
     }
 
+    /** Each gun holds a paint that is sprayed again before it dries, or one does and one is patient: to load another now would be to mix it again. */
+    public function areGunsWaiting(int $at, bool $patient): bool
+    {
+        $waiting = [];
+        foreach (! $patient && ! $this->guns->areFull() ? [] : $this->sitting->left as $i => $_) {
+            $last = $this->guns->loaded[$this->tasks->paint[$i]] ?? null;
+            if ($last !== null && $this->held->letsFrom($i, $at) - $last < InGuns::STAYS) {
+                $waiting[$this->tasks->paint[$i]] = true;
+            }
+        }
+
+        return $waiting !== [] && ($patient || count($waiting) >= count($this->guns->loaded));
+    }
+
     public function finish(): void
     {
         $this->guns->finish($this->now);

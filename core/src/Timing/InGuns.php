@@ -39,6 +39,11 @@ final class InGuns
         }
     }
 
+    public function areFull(): bool
+    {
+        return count($this->loaded) >= $this->guns;
+    }
+
     public function isLoaded(int $paint, int $at): bool
     {
         return isset($this->loaded[$paint]) && $at - $this->loaded[$paint] < self::STAYS;
@@ -119,7 +124,7 @@ final class InGuns
                 $now = $this->clean($p, $i, $now, $paint < 0 || $begin - $now > self::EVENING_OVER);
             }
         }
-        if ($gun && ! isset($this->loaded[$paint]) && $this->loaded !== [] && count($this->loaded) >= $this->guns) {
+        if ($gun && ! isset($this->loaded[$paint]) && $this->loaded !== [] && $this->areFull()) {
             $now = $this->clean((int) array_search(min($this->loaded), $this->loaded, true), $i, $now, false);
         }
 
