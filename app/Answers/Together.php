@@ -15,6 +15,9 @@ use App\Repositories\Settings;
 /** Puts a build into the one timetable of all that are in hand: its own rules asked, the others by what they told when they were last looked into. */
 final readonly class Together
 {
+    /** Tasks of other builds that a press times: a month of evenings and more. */
+    private const LOOKED_AT = 600;
+
     /** Where it is kept since when somebody is at the bench, and for how long: for all builds, there is one pair of hands. */
     private const BENCH = 'bench';
 
@@ -31,11 +34,14 @@ final readonly class Together
         $calendar = $this->settings->calendar($loaded->kit->zone);
         $others = isset($marks[$loaded->id]) ? $this->neighbours->of($marks, $loaded->id) : [];
         $builds = [];
+        // With many builds in hand a press looks as far ahead as the coming evenings are filled.
+        $all = array_sum(array_map(static fn (array $one): int => $one['neighbour']->tasks->count(), $others));
+        $many = $all <= self::LOOKED_AT ? $all : intdiv(self::LOOKED_AT, count($others));
         foreach ($marks as $build => $_) {
             if ($build === $loaded->id) {
                 $builds[$build] = $problem;
             } elseif (isset($others[$build])) {
-                $builds[$build] = $others[$build]['neighbour'];
+                $builds[$build] = $others[$build]['neighbour']->first($many);
             }
         }
         $builds[$loaded->id] ??= $problem;

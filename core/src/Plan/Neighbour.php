@@ -23,6 +23,12 @@ final readonly class Neighbour
         return new self(Harvest::of($thread, $build), array_map(static fn (Step $step): ?Need => self::need($step, $thread), $thread->steps));
     }
 
+    /** As far as it matters for the coming evenings. */
+    public function first(int $many): self
+    {
+        return $many >= $this->tasks->count() ? $this : new self($this->tasks->first($many), array_slice($this->needs, 0, $many));
+    }
+
     public static function need(Step $step, Thread $thread): ?Need
     {
         $context = $thread->context;

@@ -115,6 +115,26 @@ final class Tasks
         return array_slice($in, 0, $guns, true);
     }
 
+    /** The first so many tasks: what comes before one of them is among them. */
+    public function first(int $many): self
+    {
+        if ($many >= $this->count()) {
+            return $this;
+        }
+        $first = clone $this;
+        foreach ([&$first->keys, &$first->seconds, &$first->paint, &$first->gloss, &$first->water, &$first->fixed, &$first->sitting, &$first->open] as &$list) {
+            $list = array_slice($list, 0, $many);
+        }
+        foreach ([&$first->shut, &$first->closes, &$first->shuts, &$first->passes, &$first->readies] as &$list) {
+            $list = array_slice($list, 0, $many, true);
+        }
+        $first->unlocks = array_map(static fn (array $next): array => array_values(array_filter($next, static fn (int $i): bool => $i < $many)), array_slice($this->unlocks, 0, $many, true));
+        $first->arcs = array_map(static fn (array $arcs): array => array_filter($arcs, static fn (array $arc): bool => $arc[0] < $many), array_slice($this->arcs, 0, $many, true));
+        $first->groups = array_map(static fn (array $group): array => [$group[0], array_filter($group[1], static fn (int $i): bool => $i < $many, ARRAY_FILTER_USE_KEY)], $this->groups);
+
+        return $first;
+    }
+
     /**
      * Tasks of several builds as one: numbered one after the other, their paints told once.
      *
