@@ -1,6 +1,7 @@
 import type { ReactElement } from 'react';
 import type { Bench, BenchLine } from '../api/types';
 import { useNow } from '../api/clock';
+import { shortName } from '../frame/Edge';
 import { useWidth } from '../frame/useWidth';
 import { clock } from '../frame/words';
 
@@ -114,16 +115,9 @@ function fit(word: string, width: number): string {
 function byPiece(steps: BenchLine[]): [string, BenchLine[]][] {
     const rows = new Map<string, BenchLine[]>();
     for (const step of steps) {
-        const name = isGun(step) ? 'The gun' : step.build === null ? step.piece : `${short(step.build)}: ${step.piece}`;
+        const name = isGun(step) ? 'The gun' : step.build === null ? step.piece : `${shortName(step.build)}: ${step.piece}`;
         rows.set(name, [...(rows.get(name) ?? []), step]);
     }
 
     return [...rows];
-}
-
-/** What tells a build apart, as far as a name of a row has room for it. */
-function short(build: string): string {
-    const words = build.split(' ');
-
-    return words.length > 1 && (words[0] ?? '').length > 6 ? (words[words.length - 1] ?? build) : (words[0] ?? build);
 }
