@@ -8,7 +8,7 @@ use AmberStep\Core\Plan\Plans;
 use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Timing\Hints as Found;
 use AmberStep\Core\Work\Operation;
-use App\Build\Together;
+use App\Build\AllBuilds;
 use App\Models\Hint;
 use App\Repositories\Hints;
 use App\Search\Searcher;
@@ -35,7 +35,7 @@ final class SearchTest extends AppTestCase
     {
         $alone = json_decode((string) file_get_contents(__DIR__.'/../baseline/each-build-alone.json'), true)['builds'];
         $was = array_sum(array_map(static fn (array $b): float => $b['rinsing'] + $b['stripping'] + $b['mixing'], $alone));
-        $is = self::atTheGuns(app(Together::class)->all(new Found));
+        $is = self::atTheGuns(app(AllBuilds::class)->all(new Found));
 
         self::assertLessThanOrEqual(0.6 * $was, $is['gun'], "{$is['gun']} min, where it was {$was}");
         self::assertEqualsWithDelta(array_sum(array_column($alone, 'spraying')), $is['spraying'], 1, 'no coat is left out');
@@ -53,8 +53,8 @@ final class SearchTest extends AppTestCase
         self::assertStringContainsString('min at the guns', (string) $searcher->search($state, static fn (): bool => true));
         self::assertTrue($searcher->isSearched($state));
         $found = app(Hints::class)->now();
-        $with = self::atTheGuns(app(Together::class)->all())['gun'];
-        self::assertLessThan(self::atTheGuns(app(Together::class)->all(new Found))['gun'], $with);
+        $with = self::atTheGuns(app(AllBuilds::class)->all())['gun'];
+        self::assertLessThan(self::atTheGuns(app(AllBuilds::class)->all(new Found))['gun'], $with);
 
         Hint::query()->delete();
         $searcher->search($state, static fn (): bool => true);
@@ -65,7 +65,7 @@ final class SearchTest extends AppTestCase
     {
         $end = 0;
         $lines = [];
-        foreach (app(Together::class)->all()->byBuild as $plan) {
+        foreach (app(AllBuilds::class)->all()->byBuild as $plan) {
             array_push($lines, ...$plan->atTheBench());
         }
         usort($lines, static fn (PlannedStep $a, PlannedStep $b): int => $a->startEpoch <=> $b->startEpoch);

@@ -8,7 +8,7 @@ use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Telling\Words;
-use App\Build\Together;
+use App\Build\AllBuilds;
 use App\Clock\BenchClock;
 use App\Http\Presenters\PlanPresenter;
 use App\Http\Presenters\TimetablePresenter;
@@ -21,11 +21,11 @@ final class PlanCommand extends Speaks
 
     protected $description = 'Plan what is left to do in a build file, or in all builds';
 
-    public function handle(BenchClock $clock, Together $together): int
+    public function handle(BenchClock $clock, AllBuilds $builds): int
     {
-        return $this->speak(function () use ($clock, $together): int {
+        return $this->speak(function () use ($clock, $builds): int {
             if ($this->option('all') === true) {
-                return $this->all($together, $clock);
+                return $this->all($builds, $clock);
             }
             if ($this->argument('file') === null) {
                 throw BadDocument::at('file', 'is missing', 'name a build file, or say --all');
@@ -42,12 +42,12 @@ final class PlanCommand extends Speaks
         });
     }
 
-    private function all(Together $together, BenchClock $clock): int
+    private function all(AllBuilds $builds, BenchClock $clock): int
     {
         if ($this->argument('file') !== null || $this->option('at') !== null) {
             throw BadDocument::at('--all', 'is of the builds on this bench, now', 'leave the file and --at out');
         }
-        $lines = TimetablePresenter::lines($together->all(), $clock->epoch());
+        $lines = TimetablePresenter::lines($builds->all(), $clock->epoch());
         if ($this->option('json') === true) {
             $this->output->writeln(self::json(['now' => Instant::format($clock->epoch()), 'steps' => $lines]), OutputInterface::OUTPUT_RAW);
 

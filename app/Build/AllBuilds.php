@@ -20,7 +20,7 @@ use App\Repositories\ShelfRepository;
 use App\Room\RoomSource;
 
 /** All builds in hand in one timetable, every rule of each asked. */
-final readonly class Together
+final readonly class AllBuilds
 {
     public function __construct(private BuildRepository $builds, private ShelfRepository $shelf, private ExperienceRepository $experience, private RoomSource $rooms, private Settings $settings, private Guns $guns, private Hints $hints, private BenchClock $clock)
     {
