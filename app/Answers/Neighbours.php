@@ -14,7 +14,7 @@ use AmberStep\Core\Plan\Problem;
 use AmberStep\Core\Plan\Thread;
 use AmberStep\Core\Timing\Paint;
 use AmberStep\Core\Timing\Tasks;
-use App\Http\Presenters\StepPresenter;
+use App\Http\Presenters\RoundPresenter;
 
 /** What the other builds ask of the hands: kept beside their answers, by the same mark, so that a press need not work them out. */
 final readonly class Neighbours
@@ -85,6 +85,6 @@ final readonly class Neighbours
     /** @return list<array<string, mixed>> what is said of each step, by its place */
     private static function lines(Problem $problem): array
     {
-        return array_map(static fn ($step): array => StepPresenter::told($step, $problem->context), array_values($problem->left));
+        return array_map(static fn ($step): array => RoundPresenter::part($step, $problem->context), array_values($problem->left));
     }
 }

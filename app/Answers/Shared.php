@@ -6,6 +6,7 @@ namespace App\Answers;
 
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Plan\Plans;
+use App\Http\Presenters\RoundPresenter;
 use App\Http\Presenters\StepPresenter;
 
 /** The plan of one build in the one timetable, and what the hands do for the others meanwhile. */
@@ -28,7 +29,7 @@ final readonly class Shared
         }
         foreach ($this->plans->gun->line() as [$build, $planned]) {
             if (isset($this->others[$build]) && $planned->startEpoch < $epoch) {
-                $lines[] = [...StepPresenter::line($planned, $this->plan), 'buildId' => $build, 'build' => $this->others[$build]['name']];
+                $lines[] = [...RoundPresenter::part($planned->step, $this->plan->context), ...StepPresenter::times($planned->startEpoch, $planned->endEpoch, $planned->minutes), 'buildId' => $build, 'build' => $this->others[$build]['name']];
             }
         }
 

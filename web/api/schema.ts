@@ -3905,6 +3905,17 @@ export interface components {
             cupMl: number;
         };
         BenchLine: {
+            /** @description Where it is done in one go with others; all parts of a round share its key and stand one after the other. */
+            round: {
+                key: string;
+                title: string;
+                /** @description what was done to all parts */
+                button: string;
+            } | null;
+            /** @description What is written down for a part of a round when it is done. */
+            event: components["schemas"]["EventTemplate"] | null;
+            /** @description What a part of a round takes of the cup. */
+            ml: number | null;
             key: string;
             title: string;
             where: string;
@@ -4217,8 +4228,8 @@ export interface components {
             build: components["schemas"]["BuildName"];
             minutes: number;
             steps: components["schemas"]["Step"][];
-            /** @description What the hands do on other builds meanwhile. */
-            beside: components["schemas"]["BenchLine"][];
+            /** @description What the hands do in these minutes, of all builds, by time. */
+            lines: components["schemas"]["BenchLine"][];
             holds: components["schemas"]["Hold"][];
             handsOff: components["schemas"]["HandsOff"][];
         };
@@ -4262,6 +4273,8 @@ export interface components {
             title: string;
         };
         LogLine: {
+            /** @description Entries one after the other that share it were done in one go. */
+            round: string | null;
             id: components["schemas"]["Id"];
             at: components["schemas"]["Instant"];
             recorded: components["schemas"]["Instant"];

@@ -3,15 +3,17 @@ import { useMemo, useState, type ReactElement } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useNow } from '../api/clock';
 import { useKeys } from '../frame/keys';
-import { record, useOutbox } from '../frame/outbox';
+import { record } from '../frame/outbox';
 import { useBench } from '../frame/queries';
 import { ulid } from '../frame/ulid';
 import { wall } from '../frame/words';
-import type { Step } from '../api/types';
+import type { BenchLine, NewEvent } from '../api/types';
+import { roundsOf } from '../shared/rounds';
 import { Closing } from './Closing';
 import { FaultSheet } from './FaultSheet';
 import { HandsOff } from './HandsOff';
 import { MinutesField, useMinutes } from './MinutesField';
+import { useSent } from './Parts';
 import { StepCard } from './StepCard';
 import { TakeUp } from './TakeUp';
 import { TimeSheet } from './TimeSheet';
@@ -27,23 +29,34 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
     const [query] = useSearchParams();
     const { data: bench, isPlaceholderData } = useBench(buildId, minutes);
     const [sheet, show] = useState<Sheet>(null);
-    const pending = useOutbox();
+    const isSent = useSent();
     const step = bench?.current ?? null;
-    const sent = step !== null && pending.some((p) => p.event.stepKey === step.key && p.refused === undefined);
+    const runs = useMemo(() => roundsOf(bench?.follows ?? []), [bench?.follows]);
+    const ownRun = step === null ? undefined : runs.find((run) => run.some((line) => line.buildId === null && line.key === step.key));
+    const parts = ownRun !== undefined && ownRun.length > 1 ? ownRun : [];
+    const sent = parts.length > 1 ? parts.every((part) => isSent(part, buildId)) : step !== null && isSent({ key: step.key, buildId: null } as BenchLine, buildId);
 
-    const done = (of: Step, whenMs: number): void => {
+    const write = (of: { title: string; where: string; buildId?: string | null; event: unknown }, whenMs: number): void => {
         const iso = new Date(Math.floor(whenMs / 1000) * 1000).toISOString().replace('.000Z', 'Z');
-        record(buildId, `${of.title}, ${of.where}`, { ...of.event, id: ulid(), at: iso });
+        record(of.buildId ?? buildId, `${of.title}, ${of.where}`, { ...(of.event as NewEvent), id: ulid(), at: iso });
+    };
+    /** The step, or all parts of the round that are not done yet. */
+    const done = (whenMs: number): void => {
+        if (parts.length > 1) {
+            parts.filter((part) => !isSent(part, buildId)).forEach((part) => write(part, whenMs));
+        } else if (step !== null) {
+            write(step, whenMs);
+        }
     };
     const keys = useMemo(
         () => ({
-            Enter: () => step !== null && step.list === null && !sent && done(step, at),
+            Enter: () => step !== null && step.list === null && !sent && done(at),
             w: () => (bench?.faultPlaces.length ?? 0) > 0 && show('fault'),
             t: () => step !== null && show('time'),
             m: () => document.getElementById('minutes')?.focus(),
         }),
         // eslint-disable-next-line react-hooks/exhaustive-deps
-        [step, sent, at, buildId, bench?.faultPlaces.length],
+        [step, sent, parts, at, buildId, bench?.faultPlaces.length],
     );
     useKeys(keys);
 
@@ -64,9 +77,20 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                 )}
             </div>
             <div className="bench-main">
-                {bench.takeUp !== null && <TakeUp line={bench.takeUp} />}
+                {bench.takeUp !== null && runs[0] !== undefined && runs[0] !== ownRun && <TakeUp run={runs[0]} />}
                 {step !== null ? (
-                    <StepCard buildId={buildId} step={step} sent={sent} closesAt={bench.closesAt} zone={zone} done={() => done(step, at)} wrong={() => show('fault')} earlier={() => show('time')} />
+                    <StepCard
+                        buildId={buildId}
+                        step={step}
+                        parts={parts}
+                        tick={(part) => write(part, at)}
+                        sent={sent}
+                        closesAt={bench.closesAt}
+                        zone={zone}
+                        done={() => done(at)}
+                        wrong={() => show('fault')}
+                        earlier={() => show('time')}
+                    />
                 ) : (
                     <Waiting bench={bench} />
                 )}
@@ -95,7 +119,7 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                 </Link>
             </aside>
             {sheet === 'fault' && <FaultSheet buildId={buildId} bench={bench} step={step} close={() => show(null)} />}
-            {step !== null && sheet === 'time' && <TimeSheet step={step} zone={zone} close={() => show(null)} done={(when) => done(step, when)} />}
+            {step !== null && sheet === 'time' && <TimeSheet step={step} parts={parts} zone={zone} close={() => show(null)} done={done} />}
         </div>
     );
 }

@@ -1,10 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { api } from '../api/client';
-import type { Sheet, Step } from '../api/types';
+import type { BenchLine, Sheet, Step } from '../api/types';
 import { useNow } from '../api/clock';
 import { Paper } from '../frame/Paper';
 import { wall } from '../frame/words';
+import { idOf, roundsOf, told, whereOf } from '../shared/rounds';
 import { useMinutes } from './MinutesField';
 
 /** The evening on paper: every step with its figures, what to leave alone, and boxes to tick with wet gloves. */
@@ -16,33 +17,33 @@ export default function SheetPage({ buildId }: { buildId: string }): ReactElemen
         return <p>Laying the sheet out.</p>;
     }
     const zone = sheet.build.zone;
+    const runs = roundsOf(sheet.lines);
+    const byKey = new Map(sheet.steps.map((step) => [step.key, step]));
 
     return (
         <Paper
             title="Bench sheet"
-            says={`${sheet.minutes} min from now, ${sheet.steps.length} ${sheet.steps.length === 1 ? 'step' : 'steps'}`}
+            says={`${sheet.minutes} min from now, ${runs.length} ${runs.length === 1 ? 'step' : 'steps'}`}
             build={sheet.build}
             at={at}
             back={{ to: `/b/${buildId}/bench`, word: 'Back to the bench' }}
         >
-            {sheet.steps.length === 0 && <p className="paper-none">Nothing can be done in these minutes: everything waits.</p>}
+            {runs.length === 0 && <p className="paper-none">Nothing can be done in these minutes: everything waits.</p>}
             <ol className="paper-steps">
-                {sheet.steps.map((step) => (
-                    <PaperStep key={step.key} step={step} when={wall(step.start, at, zone)} />
-                ))}
+                {runs.map((run) => {
+                    const [line] = run as [BenchLine];
+                    const own = byKey.get(line.key);
+                    const when = wall(line.start, at, zone);
+
+                    return run.length > 1 ? (
+                        <PaperRound key={idOf(line)} run={run} steps={byKey} when={when} />
+                    ) : line.buildId === null && own !== undefined ? (
+                        <PaperStep key={idOf(line)} step={own} when={when} />
+                    ) : (
+                        <PaperOther key={idOf(line)} line={line} when={when} />
+                    );
+                })}
             </ol>
-            {sheet.beside.length > 0 && (
-                <section className="paper-holds">
-                    <h2>On other builds meanwhile</h2>
-                    <ul>
-                        {sheet.beside.map((line) => (
-                            <li key={`${line.buildId ?? ''} ${line.key}`}>
-                                <strong>{wall(line.start, at, zone)}</strong> {line.build}: {line.title}, {line.where}, {Math.max(1, Math.round(line.minutes))} min
-                            </li>
-                        ))}
-                    </ul>
-                </section>
-            )}
             {sheet.holds.length > 0 && (
                 <section className="paper-holds">
                     <h2>Hands off</h2>
@@ -57,6 +58,57 @@ export default function SheetPage({ buildId }: { buildId: string }): ReactElemen
                 </section>
             )}
         </Paper>
+    );
+}
+
+/** What the hands do for another build meanwhile: its own sheet says how. */
+function PaperOther({ line, when }: { line: BenchLine; when: string }): ReactElement {
+    return (
+        <li>
+            <span className="paper-box" aria-hidden="true" />
+            <div>
+                <strong>{line.title}</strong>, {whereOf(line)}
+                <div className="paper-figures">{Math.max(1, Math.round(line.minutes))} min</div>
+            </div>
+            <time>{when}</time>
+        </li>
+    );
+}
+
+/** A basket, a board, a round: one step with a box for each of its parts. */
+function PaperRound({ run, steps, when }: { run: BenchLine[]; steps: Map<string, Step>; when: string }): ReactElement {
+    const [first] = run as [BenchLine];
+    const own = run.map((line) => (line.buildId === null ? steps.get(line.key) : undefined)).find((step) => step !== undefined);
+    const ml = run.reduce((sum, line) => sum + (line.ml ?? 0), 0);
+    const s = own?.setUp ?? null;
+    const figures = [
+        ml > 0 ? `${ml.toFixed(2).replace(/0$/, '')} ml in the cup` : '',
+        s === null ? '' : `paint : thinner ${s.ratio}`,
+        s === null || s.pressureBar === null ? '' : `${s.pressureBar.toFixed(1)} bar`,
+        `${Math.max(1, Math.round(run.reduce((sum, line) => sum + line.minutes, 0)))} min`,
+    ].filter(Boolean);
+    const cautions = [...new Set(run.flatMap((line) => (line.buildId === null ? (steps.get(line.key)?.cautions ?? []) : [])))];
+
+    return (
+        <li>
+            <span aria-hidden="true" />
+            <div>
+                <strong>{told([first]).title}</strong>
+                <div className="paper-figures">{figures.join(' · ')}</div>
+                <ul className="paper-parts">
+                    {run.map((line) => (
+                        <li key={idOf(line)}>
+                            <span className="paper-box" aria-hidden="true" />
+                            {whereOf(line)}
+                            {line.title !== first.title ? `: ${line.title}` : ''}
+                        </li>
+                    ))}
+                </ul>
+                {own !== undefined && own.manner.length > 0 && <div className="paper-manner">{own.manner.join(' ')}</div>}
+                {cautions.length > 0 && <div className="paper-caution">{cautions.join(' ')}</div>}
+            </div>
+            <time>{when}</time>
+        </li>
     );
 }
 

@@ -1,16 +1,20 @@
 import { Button } from '@mantine/core';
 import { Link } from 'react-router';
 import type { ReactElement } from 'react';
-import type { Step } from '../api/types';
+import type { BenchLine, Step } from '../api/types';
 import { StackColumn } from '../drawing/StackColumn';
 import { useNow } from '../api/clock';
 import { linkForCup } from '../shared/cupLink';
 import { ColourRows } from '../shared/ColourRows';
 import { minutesUntil, span, wall } from '../frame/words';
+import { Parts } from './Parts';
 
 interface Props {
     buildId: string;
     step: Step;
+    /** Where it is done in one go with others: all of them, it among them. */
+    parts: BenchLine[];
+    tick: (part: BenchLine) => void;
     sent: boolean;
     closesAt: string | null;
     zone: string;
@@ -20,27 +24,30 @@ interface Props {
 }
 
 /** The step at hand, large enough to be read at arm's length. */
-export function StepCard({ buildId, step, sent, closesAt, zone, done, wrong, earlier }: Props): ReactElement {
+export function StepCard({ buildId, step, parts, tick, sent, closesAt, zone, done, wrong, earlier }: Props): ReactElement {
     const at = useNow();
+    const round = parts.find((part) => part.key === step.key && part.buildId === null)?.round ?? null;
+    const minutes = round === null ? step.minutes : parts.reduce((sum, part) => sum + part.minutes, 0);
 
     return (
         <section className="card step" data-edge={closesAt === null ? 'hands' : 'closing'} aria-labelledby="step-title">
             {step.layers !== null && <StackColumn stack={step.layers} />}
             <div className="step-body">
                 <p className="step-where">
-                    {step.where}
+                    {round === null ? step.where : `${parts.length} in one go`}
                     {step.of > 1 && step.setUp !== null ? ` · coat ${step.n} of ${step.of}` : ''}
                 </p>
                 <h2 id="step-title" data-testid="step-title">
                     {step.swatch !== null && (step.sprays || step.cup !== null) && <span className="swatch" style={{ background: step.swatch }} aria-hidden="true" />}
-                    {step.title}
+                    {round?.title ?? step.title}
                 </h2>
                 {closesAt !== null && (
                     <p className="step-closes">
                         Closes in {span(minutesUntil(closesAt, at))}, at {wall(closesAt, at, zone)}.
                     </p>
                 )}
-                {step.setUp !== null && <Figures step={step} />}
+                {step.setUp !== null && <Figures step={step} cupMl={round === null ? step.setUp.cupMl : parts.reduce((sum, part) => sum + (part.ml ?? 0), 0)} />}
+                {round !== null && <Parts buildId={buildId} parts={parts} tick={tick} />}
                 {step.list !== null && <ColourRows buildId={buildId} list={step.list} button={step.button} />}
                 {step.setUp === null && step.list === null && (
                     <dl className="figures">
@@ -58,7 +65,7 @@ export function StepCard({ buildId, step, sent, closesAt, zone, done, wrong, ear
                         )}
                         <div>
                             <dt>hands on</dt>
-                            <dd>{Math.max(1, Math.round(step.minutes))} min</dd>
+                            <dd>{Math.max(1, Math.round(minutes))} min</dd>
                         </div>
                     </dl>
                 )}
@@ -78,7 +85,7 @@ export function StepCard({ buildId, step, sent, closesAt, zone, done, wrong, ear
             <div className="step-presses">
                 {step.list === null && (
                     <Button data-main onClick={done} disabled={sent} data-testid="done">
-                        {sent ? 'Sending' : step.button} <kbd aria-hidden="true">Enter</kbd>
+                        {sent ? 'Sending' : (round?.button ?? step.button)} <kbd aria-hidden="true">Enter</kbd>
                     </Button>
                 )}
                 {step.faultTargets.length > 0 && (
@@ -111,7 +118,7 @@ export function StepCard({ buildId, step, sent, closesAt, zone, done, wrong, ear
     );
 }
 
-function Figures({ step }: { step: Step }): ReactElement | null {
+function Figures({ step, cupMl }: { step: Step; cupMl: number | null }): ReactElement | null {
     const s = step.setUp;
     if (s === null) {
         return null;
@@ -119,10 +126,10 @@ function Figures({ step }: { step: Step }): ReactElement | null {
 
     return (
         <dl className="figures">
-            {s.cupMl !== null && (
-                <div title={s.cupWhy}>
+            {cupMl !== null && (
+                <div title={cupMl === s.cupMl ? s.cupWhy : undefined}>
                     <dt>in the cup</dt>
-                    <dd>{s.cupMl.toFixed(2).replace(/0$/, '')} ml</dd>
+                    <dd>{cupMl.toFixed(2).replace(/0$/, '')} ml</dd>
                 </div>
             )}
             <div title={`thinner: ${s.thinner}`}>

@@ -4,6 +4,7 @@ import { useNow } from '../api/clock';
 import { shortName } from '../frame/Edge';
 import { useWidth } from '../frame/useWidth';
 import { clock } from '../frame/words';
+import { idOf, roundsOf, told, whereOf } from '../shared/rounds';
 
 const ROW = 34;
 const NAME = 138;
@@ -51,21 +52,28 @@ export function TurnRound({ bench }: { bench: Bench }): ReactElement {
                 <caption>What follows, in order of time</caption>
                 <tbody>
                     {bench.follows.map((step) => (
-                        <tr key={`${step.buildId ?? ''} ${step.key}`}>
+                        <tr key={idOf(step)}>
                             <td>{clock(Date.parse(step.start), bench.build.zone)}</td>
                             <td>{step.title}</td>
-                            <td>{step.build === null ? step.where : `${step.build}: ${step.where}`}</td>
+                            <td>{whereOf(step)}</td>
                         </tr>
                     ))}
                 </tbody>
             </table>
             </div>
             <ol className="turn-list" aria-hidden="true">
-                {bench.follows.slice(1, 5).map((step) => (
-                    <li key={`${step.buildId ?? ''} ${step.key}`}>
-                        <time>{clock(Date.parse(step.start), bench.build.zone)}</time> {step.title} <span>{step.build === null ? step.where : `${step.build}: ${step.where}`}</span>
-                    </li>
-                ))}
+                {roundsOf(bench.follows)
+                    .slice(1, 5)
+                    .map((run) => {
+                        const [first] = run as [BenchLine];
+                        const { title, where } = told(run);
+
+                        return (
+                            <li key={idOf(first)}>
+                                <time>{clock(Date.parse(first.start), bench.build.zone)}</time> {title} <span>{where}</span>
+                            </li>
+                        );
+                    })}
             </ol>
         </section>
     );
@@ -84,7 +92,7 @@ function Row({ name, steps, y, x }: { name: string; steps: BenchLine[]; y: numbe
                 const gap = next === undefined ? 0 : x(Date.parse(next.start)) - from - width;
 
                 return (
-                    <g key={`${step.buildId ?? ''} ${step.key}`}>
+                    <g key={idOf(step)}>
                         {gap > 4 && !isGun(step) && <rect x={from + width} y={y + 11} width={gap} height="6" fill="var(--amber)" stroke="var(--mark-line)" strokeWidth="0.7" />}
                         <rect x={from} y={y + 2} width={width} height="24" fill={step.sprays && step.swatch !== null ? step.swatch : 'var(--surface)'} stroke="var(--ink)">
                             <title>{step.title}</title>

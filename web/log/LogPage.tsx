@@ -8,6 +8,7 @@ import { record } from '../frame/outbox';
 import { useLog } from '../frame/queries';
 import { ulid } from '../frame/ulid';
 import { clock, day } from '../frame/words';
+import { inRounds } from '../shared/rounds';
 import { Accepted } from './Accepted';
 import { OffPlanSheet } from './OffPlanSheet';
 
@@ -64,9 +65,13 @@ export default function LogPage({ buildId }: { buildId: string }): ReactElement 
                     <section key={date} className="card log-day" aria-label={date}>
                         <h2>{date === day(at, zone) ? `Today, ${date}` : date}</h2>
                         <ul>
-                            {lines.map((line) => (
-                                <Line key={line.id} line={line} zone={zone} takeBack={() => takeBack(line)} />
-                            ))}
+                            {inRounds(lines, (line) => line.round).map((run) =>
+                                run.length > 1 ? (
+                                    <Round key={run[0]?.id} run={run} zone={zone} takeBack={takeBack} />
+                                ) : (
+                                    run.map((line) => <Line key={line.id} line={line} zone={zone} takeBack={() => takeBack(line)} />)
+                                ),
+                            )}
                         </ul>
                     </section>
                 ))
@@ -77,6 +82,34 @@ export default function LogPage({ buildId }: { buildId: string }): ReactElement 
             </div>
             {adding && <OffPlanSheet buildId={buildId} zone={zone} close={() => add(false)} />}
         </div>
+    );
+}
+
+/** A basket, a board, a round: one entry, its parts under it. */
+function Round({ run, zone, takeBack }: { run: LogLine[]; zone: string; takeBack: (line: LogLine) => void }): ReactElement {
+    const [newest] = run as [LogLine];
+    const oldest = run[run.length - 1] as LogLine;
+    const [open, turn] = useState(false);
+    const times = newest.at === oldest.at ? clock(Date.parse(newest.at), zone) : `${clock(Date.parse(oldest.at), zone)} to ${clock(Date.parse(newest.at), zone)}`;
+
+    return (
+        <>
+            <li data-testid="log-round">
+                <time dateTime={newest.at}>{clock(Date.parse(newest.at), zone)}</time>
+                <span className="log-paint" style={newest.swatch === null ? undefined : { background: newest.swatch }} aria-hidden="true" />
+                <span className="log-what">
+                    <strong>
+                        {newest.title}
+                        {newest.coat !== null && `, ${newest.coat} coat`}, {run.length} in one go
+                    </strong>
+                    <small>{[run.map((line) => line.on).join(' · '), newest.with, times].filter((x) => x !== null && x !== '').join(' · ')}</small>
+                </span>
+                <Button data-small onClick={() => turn(!open)} aria-expanded={open} data-testid="log-parts">
+                    {open ? 'Fold up' : 'Its parts'}
+                </Button>
+            </li>
+            {open && run.map((line) => <Line key={line.id} line={line} zone={zone} takeBack={() => takeBack(line)} />)}
+        </>
     );
 }
 

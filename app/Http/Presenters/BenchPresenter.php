@@ -52,10 +52,16 @@ final class BenchPresenter
     {
         $until = $plan->nowEpoch + 60 * $minutes;
         $own = array_filter($plan->atTheBench(), static fn (PlannedStep $p): bool => $p->startEpoch < $until);
-        $all = [...array_map(static fn (PlannedStep $p): array => [...StepPresenter::line($p, $plan), 'buildId' => null, 'build' => null], $own), ...$beside];
+        $all = [...array_map(static fn (PlannedStep $p): array => self::line($p, $plan), $own), ...$beside];
         usort($all, static fn (array $a, array $b): int => $a['start'] <=> $b['start']);
 
-        return $all;
+        return RoundPresenter::keyed($all);
+    }
+
+    /** @return array<string, mixed> */
+    private static function line(PlannedStep $planned, Plan $plan): array
+    {
+        return [...RoundPresenter::part($planned->step, $plan->context), ...StepPresenter::times($planned->startEpoch, $planned->endEpoch, $planned->minutes), 'buildId' => null, 'build' => null];
     }
 
     /** @return list<array<string, mixed>> where a fault may be reported, at any time: each area, and the coats that lie on it */
@@ -91,7 +97,7 @@ final class BenchPresenter
         return [
             'minutes' => $minutes,
             'steps' => array_map(static fn (PlannedStep $p): array => StepPresenter::whole($p, $plan, $round), $tonight),
-            'beside' => $beside,
+            'lines' => self::tonight($plan, $minutes, $beside),
             'holds' => array_map(PlanPresenter::hold(...), $plan->holds),
             'handsOff' => self::handsOff($plan, null),
         ];

@@ -12,6 +12,7 @@ use AmberStep\Core\Log\EventKind;
 use AmberStep\Core\Log\Finish;
 use AmberStep\Core\Log\Log;
 use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Telling\Round;
 use App\Repositories\LoadedBuild;
 
 /** The log in words: what was done when, with what, in which air, on plan or off. */
@@ -32,11 +33,32 @@ final readonly class LogPresenter
         $page = array_slice($events, $from, self::PAGE);
 
         return [
-            'events' => array_map(fn (Event $e): array => $this->line($e, $build->kit, isset($standing[$e->id])), $page),
+            'events' => $this->inRounds($page, array_map(fn (Event $e): array => $this->line($e, $build->kit, isset($standing[$e->id])), $page)),
             'accepted' => $from === 0 ? Finish::accepted($build->kit, $build->events(), $nowEpoch) : [],
             'total' => count($events),
             'next' => $from + self::PAGE < count($events) ? $from + self::PAGE : null,
         ];
+    }
+
+    /**
+     * Entries one after the other that were done in one go share a key.
+     *
+     * @param  list<Event>  $events
+     * @param  list<array<string, mixed>>  $lines  of the events
+     * @return list<array<string, mixed>>
+     */
+    private function inRounds(array $events, array $lines): array
+    {
+        foreach ($events as $i => $event) {
+            $kind = Round::ofDone($event);
+            $before = $events[$i - 1] ?? null;
+            if ($kind !== null && $before !== null && Round::ofDone($before) === $kind && abs($before->atEpoch - $event->atEpoch) <= Round::APART) {
+                $lines[$i - 1]['round'] ??= $before->id;
+                $lines[$i]['round'] = $lines[$i - 1]['round'];
+            }
+        }
+
+        return $lines;
     }
 
     /** @return array<string, mixed> */
@@ -56,6 +78,7 @@ final readonly class LogPresenter
             'onPlan' => $event->stepKey !== null,
             'note' => $event->note,
             'standing' => $stands,
+            'round' => null,
         ];
     }
 

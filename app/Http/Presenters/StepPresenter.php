@@ -14,7 +14,6 @@ use AmberStep\Core\Step\Constraint;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Step\Step;
-use AmberStep\Core\Step\StepEvent;
 use AmberStep\Core\Telling\CautionRound;
 use AmberStep\Core\Telling\Manner;
 use AmberStep\Core\Telling\Words;
@@ -68,8 +67,6 @@ final class StepPresenter
     {
         $round ??= self::cautions($plan);
         $step = $planned->step;
-        $event = StepEvent::of($step, '', 0, 0)->toArray();
-        unset($event['id'], $event['at'], $event['recorded']);
 
         return [
             ...self::line($planned, $plan),
@@ -85,7 +82,7 @@ final class StepPresenter
             'cautionsAgain' => $round->again($planned),
             'list' => self::list($step, $plan),
             'layers' => StackPresenter::of($step, $plan),
-            'event' => array_filter($event, static fn (mixed $v): bool => $v !== null && $v !== false && $v !== ''),
+            'event' => RoundPresenter::event($step),
             'lastAt' => self::lastAt($step, $plan),
             'faultTargets' => array_values(array_filter($step->targets, static fn (string $t): bool => isset($plan->context->kit->areasById[$t]))),
         ];
@@ -137,7 +134,7 @@ final class StepPresenter
             'pressureBar' => $setUp->pressureBar === null ? null : round($setUp->pressureBar, 1),
             'distanceCm' => $setUp->distanceCm,
             'nozzleMm' => $setUp->nozzleMm,
-            'cupMl' => $step->operation->sprays() ? round($setUp->need->totalMl / 0.05) * 0.05 : null,
+            'cupMl' => $step->operation->sprays() ? RoundPresenter::ml($setUp->need) : null,
             'cupWhy' => $setUp->need->words(),
         ];
     }
