@@ -170,13 +170,13 @@ final readonly class Timetables
             $first[$slice] = $made($slice);
         }
         $this->store->putTogether($build, $first);
-        $later(function () use ($loaded, $problem, $mark, $shared, $build, $first, $made): void {
+        $later(function () use ($loaded, $problem, $mark, $marks, $shared, $build, $first, $made): void {
             $rest = [];
             foreach (array_diff(Slices::ALL, array_keys($first)) as $slice) {
                 $rest[$slice] = $made($slice);
             }
             $this->store->putTogether($build, $rest, rest: true);
-            $this->together->keep($loaded->id, $mark, $problem, $shared);
+            $this->together->keep($loaded->id, $mark, $problem, $shared, isset($marks[$build]));
         });
 
         return $first[$asked];

@@ -6,6 +6,7 @@ namespace App\Answers;
 
 use AmberStep\Core\Plan\Compiler;
 use AmberStep\Core\Plan\Problem;
+use AmberStep\Core\Timing\Promise;
 use App\Clock\BenchClock;
 use App\Repositories\Guns;
 use App\Repositories\Hints;
@@ -21,7 +22,7 @@ final readonly class Together
     /** Where it is kept since when somebody is at the bench, and for how long: for all builds, there is one pair of hands. */
     private const BENCH = 'bench';
 
-    public function __construct(private Store $store, private Neighbours $neighbours, private Settings $settings, private Guns $guns, private Hints $hints, private BenchClock $clock)
+    public function __construct(private Store $store, private Neighbours $neighbours, private Settings $settings, private Guns $guns, private Hints $hints, private Promises $promises, private BenchClock $clock)
     {
     }
 
@@ -45,15 +46,25 @@ final readonly class Together
             }
         }
         $builds[$loaded->id] ??= $problem;
-        $plans = Compiler::ofTheTrade()->plans($builds, $session === null ? $calendar : $calendar->atBench(...$session), $problem->context->nowEpoch, $this->guns->count(), $this->hints->now());
+        $hints = $this->hints->now();
+        $calendar = $session === null ? $calendar : $calendar->atBench(...$session);
+        $promise = isset($marks[$loaded->id]) ? $this->promises->now($hints, $calendar) : new Promise;
+        $plans = Compiler::ofTheTrade()->plans($builds, $calendar, $problem->context->nowEpoch, $this->guns->count(), $hints, $promise);
 
         return new Shared($plans->byBuild[$loaded->id], $plans, $others);
     }
 
-    /** What the others will ask of it. */
-    public function keep(string $build, string $mark, Problem $problem, Shared $shared): void
+    /**
+     * What the others will ask of it, and what the hands were told.
+     *
+     * @param  bool  $inHand  it is among those the hands work on
+     */
+    public function keep(string $build, string $mark, Problem $problem, Shared $shared, bool $inHand): void
     {
         $this->neighbours->keep($build, $mark, $problem, $shared->plans->timetable->neighbours[$build]);
+        if ($inHand) {
+            $this->promises->keep($shared->plans->timetable->promise(), $this->hints->now());
+        }
     }
 
     /**

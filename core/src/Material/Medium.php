@@ -20,6 +20,12 @@ enum Medium: string
     /** Dowel, foam and pegs mark nothing. */
     private const NO_LIMIT_DAYS = 3650;
 
+    /** It moves, dries out or marks what it lies on: it is laid for what is sprayed in one go. */
+    public function isSoft(): bool
+    {
+        return $this === self::Putty || $this === self::Tissue || $this === self::HeldCard;
+    }
+
     /** Longest stay in minutes, on paint or on a bare pane. */
     public function longestStayMinutes(bool $onBarePane): int
     {

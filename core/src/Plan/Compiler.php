@@ -8,6 +8,7 @@ use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\RuleBook;
 use AmberStep\Core\Timing\Calendar;
 use AmberStep\Core\Timing\Hints;
+use AmberStep\Core\Timing\Promise;
 use AmberStep\Core\Timing\Timed;
 
 /** From problems to plans in somebody's time. Deterministic: same input, same plan, to the byte. */
@@ -33,10 +34,11 @@ final readonly class Compiler
      *
      * @param  array<array-key, Problem|Neighbour>  $builds  in the user's order, one problem at least; of neighbours no plan is made
      * @param  int  $guns  that the user has, 1 or more
+     * @param  Promise  $promise  what the hands were told when they were last asked
      */
-    public function plans(array $builds, Calendar $calendar, int $nowEpoch, int $guns = 1, Hints $hints = new Hints): Plans
+    public function plans(array $builds, Calendar $calendar, int $nowEpoch, int $guns = 1, Hints $hints = new Hints, Promise $promise = new Promise): Plans
     {
-        $timetable = new Timetable($builds, $this->rules, $calendar, $nowEpoch, $guns, $hints);
+        $timetable = new Timetable($builds, $this->rules, $calendar, $nowEpoch, $guns, $hints, $promise);
         $gun = $timetable->atTheGun();
         $plans = [];
         foreach ($timetable->threads as $id => $thread) {

@@ -41,6 +41,7 @@ final class Harvest
         $harvest->steps();
         $harvest->inTheGun();
         $thread->waiting->into($harvest->tasks);
+        SoftMasks::into($harvest->tasks, $thread->steps);
         $harvest->walk();
 
         return $harvest->tasks;
@@ -64,7 +65,7 @@ final class Harvest
             $tasks->fixed[] = $this->thread->fixed($step);
             $tasks->open[] = 0;
             $tasks->unlocks[] = $tasks->arcs[] = $tasks->shut[] = $tasks->closes[] = $tasks->readies[] = $tasks->shuts[] = [];
-            $tasks->passes[] = [];
+            $tasks->passes[] = $tasks->air[] = [];
         }
     }
 
@@ -101,7 +102,8 @@ final class Harvest
         foreach ($this->thread->steps as $i => $step) {
             $holds = $this->thread->holds($step);
             $arcs->add($i, $holds);
-            $this->tasks->passes[$i] = $this->thread->gates->passedBy($step);
+            $this->tasks->passes[$i] = array_map($this->ofBuild(...), $this->thread->gates->passedBy($step));
+            $this->tasks->air[$i] = array_values(array_filter($this->tasks->passes[$i], static fn (string $gate): bool => str_ends_with($gate, Tasks::AIR)));
             $shut = array_values(array_filter($holds, static fn (Hold $h): bool => $h->untilEpoch > $h->fromEpoch));
             $now = PlannedStep::firstFree($shut, $now);
             if ($step->operation->sprays()) {
@@ -109,7 +111,13 @@ final class Harvest
             }
             $now += $this->tasks->seconds[$i];
             $this->thread->do($step, $now);
-            $this->tasks->shuts[$i] = $this->thread->gates->shutBy($step);
+            $this->tasks->shuts[$i] = array_map(fn (array $shut): array => [$this->ofBuild($shut[0]), $shut[1], $shut[2]], $this->thread->gates->shutBy($step));
         }
+    }
+
+    /** Two builds may give a piece the same id, as a copy of one does. */
+    private function ofBuild(string $gate): string
+    {
+        return $this->build.' '.$gate;
     }
 }

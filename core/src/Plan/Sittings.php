@@ -6,7 +6,6 @@ namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Kit\Place;
 use AmberStep\Core\Material\Filler;
-use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 
@@ -16,9 +15,6 @@ use AmberStep\Core\Work\Operation;
  */
 final class Sittings
 {
-    /** Masks that move, dry out or mark what they lie on. */
-    private const SOFT = [Medium::Putty, Medium::Tissue, Medium::HeldCard];
-
     private const SET_HARD = [Filler::Superglue, Filler::SuperglueAccelerated];
 
     /** @var array<int, int> the first of those it sits with, by place */
@@ -64,7 +60,7 @@ final class Sittings
     private function underSoftMasks(): void
     {
         foreach ($this->thread->steps as $off => $unmask) {
-            if ($unmask->operation !== Operation::Unmask || ! in_array($unmask->medium, self::SOFT, true)) {
+            if ($unmask->operation !== Operation::Unmask || $unmask->medium?->isSoft() !== true) {
                 continue;
             }
             $on = $this->thread->places["{$unmask->target}/".Operation::Mask->value."/{$unmask->purpose}/{$unmask->n}"] ?? null;

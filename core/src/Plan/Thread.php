@@ -74,6 +74,22 @@ final class Thread
         return $holds;
     }
 
+    /**
+     * @param  list<Hold>  $holds
+     * @return list<array{int, int}> stretches that are shut by them
+     */
+    public static function shut(array $holds): array
+    {
+        $shut = [];
+        foreach ($holds as $hold) {
+            if ($hold->untilEpoch > $hold->fromEpoch) {
+                $shut[] = [$hold->fromEpoch, $hold->untilEpoch];
+            }
+        }
+
+        return $shut;
+    }
+
     /** It is done by then: the model is as it leaves it. */
     public function do(Step $step, int $endEpoch): void
     {

@@ -8,12 +8,15 @@ use AmberStep\Core\Rule\RuleBook;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Timing\Calendar;
+use AmberStep\Core\Timing\Calm;
 use AmberStep\Core\Timing\Dispatcher;
 use AmberStep\Core\Timing\Hands;
 use AmberStep\Core\Timing\Hints;
+use AmberStep\Core\Timing\Promise;
 use AmberStep\Core\Timing\Score;
 use AmberStep\Core\Timing\Tasks;
 use AmberStep\Core\Timing\Timed;
+use AmberStep\Core\Timing\Told;
 
 /**
  * All builds in one pair of hands. What is done next is decided over arcs; then the builds that are shown are walked
@@ -24,8 +27,6 @@ final class Timetable
 {
     /** Walks beyond the first. */
     private const AGAIN = 2;
-
-    private const MINUTE = 60;
 
     /** Seconds by which a walk may differ from what the arcs said without being decided anew. */
     private const NEAR_ENOUGH = 600;
@@ -58,12 +59,18 @@ final class Timetable
     /** @var list<string> keys of what a rule held longer than the arcs had it, when it was walked through first */
     public array $unheard = [];
 
-    private float $off = 0;
+    /** What was promised stands; else half an hour and more is won at the end by leaving it. */
+    public bool $keeps = true;
+
+    private int $off = 0;
+
+    /** @var list<int>|null */
+    private ?array $rank = null;
 
     /**
      * @param  array<array-key, Problem|Neighbour>  $builds  in the user's order; neighbours are timed by arcs
      */
-    public function __construct(array $builds, private readonly RuleBook $rules, private readonly Calendar $calendar, private readonly int $now, private readonly int $guns = 1, private readonly Hints $hints = new Hints)
+    public function __construct(array $builds, private readonly RuleBook $rules, private readonly Calendar $calendar, private readonly int $now, private readonly int $guns = 1, private readonly Hints $hints = new Hints, private readonly Promise $promise = new Promise)
     {
         $tasks = [];
         foreach ($builds as $id => $build) {
@@ -93,21 +100,23 @@ final class Timetable
             }
             $arcs[$id] = new Arcs($this->tasks, $own, $thread->gates);
         }
-        $clock = $this->clock();
-        $rank = $this->hints->ranks($this->tasks);
-        $putOff = $this->hints->putOffs($this->places);
+        $told = $this->promise->of($this->places);
         for ($i = 0; $i <= self::AGAIN; $i++) {
-            $wanted = (new Dispatcher($this->tasks, $this->calendar, $clock, $this->now, $this->guns, $rank, $putOff, $this->hints->patient))->run();
+            $wanted = $this->decided($told);
+            if ($told?->isLeftBy($wanted, $this->calendar) === true && $this->score($anew = $this->decided(null))->wins($this->score($wanted), Calm::WORTH)) {
+                [$told, $wanted, $this->keeps] = [null, $anew, false];
+            }
             $timed = $this->walk($wanted, $i === 0);
-            $score = Score::of($timed, $this->tasks, $this->calendar, $this->now);
+            $score = $this->score($timed);
             if (! isset($best) || $score->isBetterThan($best)) {
                 $best = $score;
                 $this->timed = $timed;
                 $found = [$this->holds, $this->threads];
             }
-            if ($this->off <= self::NEAR_ENOUGH || $i === self::AGAIN) {
+            if ($this->off <= self::NEAR_ENOUGH || $i === self::AGAIN || $told?->isKeptBy($timed, self::NEAR_ENOUGH) === true) {
                 break;
             }
+            $told = $told?->trusting($timed->start, self::NEAR_ENOUGH);
             $this->learn($arcs);
             foreach ($this->threads as $id => $thread) {
                 $this->threads[$id] = $thread->anew();
@@ -115,6 +124,24 @@ final class Timetable
         }
         [$this->holds, $this->threads] = $found ?? [$this->holds, $this->threads];
         $this->plan();
+    }
+
+    private function decided(?Told $told): Timed
+    {
+        $this->rank ??= $this->hints->ranks($this->tasks);
+
+        return (new Dispatcher($this->tasks, $this->calendar, $this->clock(), $this->now, $this->guns, $this->rank, $this->hints->putOffs($this->places), $this->hints->patient, $told))->run();
+    }
+
+    private function score(Timed $timed): Score
+    {
+        return Score::of($timed, $this->tasks, $this->calendar, $this->now);
+    }
+
+    /** What the hands are told by it: kept, it stays when they ask again. */
+    public function promise(): Promise
+    {
+        return Promise::by($this->timed, $this->tasks, $this->calendar);
     }
 
     /**
@@ -134,32 +161,14 @@ final class Timetable
 
     private function walk(Timed $wanted, bool $first): Timed
     {
-        $hands = new Hands($this->tasks, $this->calendar, $this->clock(), $this->now, $this->guns);
-        $this->holds = [];
-        $this->off = 0;
-        foreach ($wanted->order as $i) {
-            [$id, $place] = $this->of[$i];
-            $thread = $this->threads[$id] ?? null;
-            if ($thread === null) {
-                $hands->take($i, $hands->now);
-
-                continue;
-            }
-            $step = $thread->steps[$place];
-            $this->holds[$i] = $thread->holds($step);
-            $by = $hands->startOf($i, $hands->now);
-            $hands->held->tell($i, self::shut($this->holds[$i]), $hands->now);
-            $late = $hands->startOf($i, $hands->now) - $by;
-            $this->off = max($this->off, abs($late));
-            if ($first && $late > self::MINUTE) {
-                $this->unheard[] = $this->tasks->keys[$i];
-            }
-            $hands->take($i, $hands->now);
-            $thread->do($step, $hands->end[$i]);
+        $walk = new Walk($this->threads, $this->tasks, $this->of, $this->calendar, new Hands($this->tasks, $this->calendar, $this->clock(), $this->now, $this->guns));
+        $timed = $walk->through($wanted);
+        [$this->holds, $this->off] = [$walk->holds, $walk->off];
+        if ($first) {
+            $this->unheard = $walk->unheard;
         }
-        $hands->finish();
 
-        return Timed::by($hands);
+        return $timed;
     }
 
     private function plan(): void
@@ -209,21 +218,5 @@ final class Timetable
         }
 
         throw new \LogicException('a timetable is of a build');
-    }
-
-    /**
-     * @param  list<Hold>  $holds
-     * @return list<array{int, int}>
-     */
-    private static function shut(array $holds): array
-    {
-        $shut = [];
-        foreach ($holds as $hold) {
-            if ($hold->untilEpoch > $hold->fromEpoch) {
-                $shut[] = [$hold->fromEpoch, $hold->untilEpoch];
-            }
-        }
-
-        return $shut;
     }
 }

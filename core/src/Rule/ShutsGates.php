@@ -13,6 +13,9 @@ use AmberStep\Core\Step\Step;
  */
 interface ShutsGates extends OrdersHolds
 {
+    /** A place all builds share. */
+    public const AIR = 'the air';
+
     /** @return list<string> places by which a step has to pass, as the model stands */
     public function passes(Step $step, World $world): array;
 

@@ -21,6 +21,9 @@ final class Awake
     /** @var SplMinHeap<array{int, int}> when a task wakes */
     private SplMinHeap $asleep;
 
+    /** @var array<int, true> */
+    private array $done = [];
+
     /** @param  array<int, int>  $rank */
     public function __construct(private readonly Tasks $tasks, private readonly array $rank)
     {
@@ -36,6 +39,9 @@ final class Awake
     {
         while (! $this->asleep->isEmpty() && $this->asleep->top()[0] <= $now) {
             $i = $this->asleep->extract()[1];
+            if (isset($this->done[$i])) {
+                continue;
+            }
             $of = $this->kind($i);
             $this->all[$of][$this->rank[$i]] = $i;
             $this->fresh[$of] = true;
@@ -61,6 +67,13 @@ final class Awake
     public function drop(int $i): void
     {
         unset($this->all[$this->kind($i)][$this->rank[$i]]);
+    }
+
+    /** It is done, whether it was awake or not. */
+    public function done(int $i): void
+    {
+        $this->drop($i);
+        $this->done[$i] = true;
     }
 
     /** @return array<int, int> those of a paint, or of none (-1), by rank */

@@ -11,7 +11,7 @@ namespace AmberStep\Core\Timing;
 final readonly class Calm
 {
     /** Seconds that have to be won. */
-    private const WORTH = 1800;
+    public const WORTH = 1800;
 
     /** @var array<int, int> when the session ends in which each task is planned, of the coming two */
     private array $planned;

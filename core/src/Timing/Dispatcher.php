@@ -24,6 +24,8 @@ final class Dispatcher
 
     private Awake $awake;
 
+    private ?Promised $promised = null;
+
     /** @var array<int, array{int, int, list<int>}> session, tasks woken and paints in the guns when nothing of a paint fitted any more */
     private array $full = [];
 
@@ -44,13 +46,14 @@ final class Dispatcher
      * @param  array<int, int>  $putOff  the task another is put off for, by task
      * @param  bool  $patient  while one paint flashes no other is loaded
      */
-    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly WorkClock $clock, private readonly int $now, private readonly int $guns, private readonly array $rank, private readonly array $putOff = [], private readonly bool $patient = false)
+    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly WorkClock $clock, private readonly int $now, private readonly int $guns, private readonly array $rank, private readonly array $putOff = [], private readonly bool $patient = false, private readonly ?Told $told = null)
     {
     }
 
     public function run(): Timed
     {
         $this->hands = new Hands($this->tasks, $this->calendar, $this->clock, $this->now, $this->guns);
+        $this->promised = $this->told === null ? null : new Promised($this->told, $this->tasks, $this->calendar, $this->hands);
         $this->awake = new Awake($this->tasks, $this->rank);
         $this->at = $this->now;
         foreach ($this->putOff as $task => $for) {
@@ -62,7 +65,7 @@ final class Dispatcher
         }
         foreach ($this->hands->held->open as $i => $open) {
             if ($open === 0) {
-                $this->awake->sleep($i, $this->hands->held->until($i) - $this->lead($i));
+                $this->awake->sleep($i, $this->hands->held->until($i) - $this->tasks->lead($i));
             }
         }
         $fixed = array_filter($this->tasks->fixed, is_int(...)) !== [];
@@ -72,7 +75,7 @@ final class Dispatcher
                 $this->at = $this->calendar->nextAfter($this->at);
             }
             $this->awake->wake($this->at);
-            $i = $this->choose();
+            $i = $this->next();
             if ($i === null) {
                 if (! $this->wait()) {
                     break;
@@ -80,8 +83,9 @@ final class Dispatcher
 
                 continue;
             }
-            $this->awake->drop($i);
+            $this->awake->done($i);
             $fresh = $this->hands->take($i, $this->at);
+            $this->promised?->taken($i, $this->hands->start[$i]);
             $this->at = $this->hands->now;
             $this->left[$this->tasks->paint[$i]]--;
             foreach ($this->behind[$i] ?? [] as $task) {
@@ -90,7 +94,7 @@ final class Dispatcher
                 }
             }
             foreach ($fresh as $next) {
-                $this->awake->sleep($next, $this->hands->held->until($next) - $this->lead($next));
+                $this->awake->sleep($next, $this->hands->held->until($next) - $this->tasks->lead($next));
             }
         }
         $this->hands->finish();
@@ -98,15 +102,32 @@ final class Dispatcher
         return Timed::by($this->hands);
     }
 
-    /** @return int|null the task that is begun now; null where none may be */
-    private function choose(): ?int
+    /** What was promised goes before what is decided anew, but for a chance that closes and was not known of. */
+    private function next(): ?int
+    {
+        $this->look();
+        $next = $this->promised?->next($this->at);
+        $closing = $next === null ? null : $this->closing();
+
+        return match (true) {
+            $next === null => $this->promised?->rests === true ? null : $this->choose(),
+            default => $closing === null || $this->promised?->has($closing) === true ? $next : $closing,
+        };
+    }
+
+    /** How much of the session is left. */
+    private function look(): void
     {
         $left = $this->calendar->endsAt($this->at) - $this->at;
         // What is longer than any session is begun in whatever is left of one; a session that has not begun has room for all.
         $this->clean = $this->hands->now + $this->hands->guns->cleaningAfter(-1);
         $this->fits = $left > 0 && $left < $this->calendar->longest() ? $left - max(0, $this->clean - $this->at) : PHP_INT_MAX;
+    }
 
-        return $this->closing() ?? $this->inTheGun() ?? $this->inTheWater() ?? $this->first($this->sat()) ?? $this->first($this->awake->of(-1)) ?? ($this->hands->areGunsWaiting($this->at, $this->patient) ? null : $this->mostReady());
+    /** @return int|null the task that is begun now; null where none may be */
+    private function choose(): ?int
+    {
+        return $this->closing() ?? $this->inTheGun() ?? $this->inTheWater() ?? $this->first($this->hands->goesOn($this->awake, $this->rank, $this->at, $this->patient)) ?? $this->first($this->awake->of(-1)) ?? ($this->hands->areGunsWaiting($this->at, $this->patient) ? null : $this->mostReady());
     }
 
     private function closing(): ?int
@@ -120,20 +141,6 @@ final class Dispatcher
         }
 
         return $soonest[2] ?? null;
-    }
-
-    /** @return array<int, int> what goes on with a sitting that is begun, by rank */
-    private function sat(): array
-    {
-        $sat = [];
-        foreach ($this->hands->sitting->left as $i => $_) {
-            if ($this->awake->has($i)) {
-                $sat[$this->rank[$i]] = $i;
-            }
-        }
-        ksort($sat);
-
-        return $sat;
     }
 
     /** What is washed in one go shares the water. */
@@ -201,6 +208,11 @@ final class Dispatcher
     /** Lets time pass until something may have changed; false where nothing is to come. */
     private function wait(): bool
     {
+        if ($this->promised?->rests === true) {
+            $this->at = $this->calendar->nextAfter($this->at);
+
+            return true;
+        }
         $next = $this->awake->nextAlarm();
         $session = null;
         foreach (array_merge(...array_values($this->awake->all)) as $i) {
@@ -224,7 +236,6 @@ final class Dispatcher
         if ($takes + $rest > $this->fits && $takes < $this->calendar->longest() && $this->tasks->fixed[$i] === null) {
             return false;
         }
-
         $lets = $this->hands->held->letsFrom($i, $this->at) - $this->hands->guns->mixing($i, $this->at);
         if ($lets > $this->at) {
             // What holds it may hold it longer by then, never shorter.
@@ -235,11 +246,5 @@ final class Dispatcher
         }
 
         return $this->hands->startOf($i, $this->at) <= $this->at || ($this->at >= $this->clean && $this->hands->opensAt($i, $this->at) <= $this->at);
-    }
-
-    /** Seconds by which mixing may begin before a spraying is free. */
-    private function lead(int $i): int
-    {
-        return $this->tasks->paint[$i] >= 0 ? InGuns::MIXING : 0;
     }
 }

@@ -24,6 +24,9 @@ final class Hands
     /** @var array<int, int> */
     public array $end = [];
 
+    /** @var array<int, int> when nothing held each any more, while the hands were free */
+    public array $lets = [];
+
     public readonly Held $held;
 
     public readonly InGuns $guns;
@@ -54,7 +57,11 @@ final class Hands
         $reserve = $sprays || $this->guns->loaded !== [] ? $this->guns->cleaningAfter($i) : 0;
         for ($round = 0; $round < self::ROUNDS; $round++) {
             $begin = max($begin, $this->held->letsFrom($i, $begin + $mix) - $mix);
+            // Once the wait is over the cup is: it is mixed anew before that, not after.
+            $was = $mix;
             $mix = $sprays ? $this->guns->mixing($i, $begin) : 0;
+            $sooner = $mix > $was ? max($now, $begin + $was - $mix) : $begin;
+            $begin = $sooner < $begin && $this->guns->mixing($i, $sooner) === $mix ? $sooner : $begin;
             $takes = $this->sitting->takes($i, $this->seconds($i, $begin), $begin + $mix, $this->calendar->longest());
             $fit = $this->calendar->earliestFit($begin, ($mix + $takes + $reserve) / 60);
             if ($fit === $begin) {
@@ -91,6 +98,7 @@ final class Hands
     public function take(int $i, int $at): array
     {
         $begin = $this->startOf($i, $at);
+        $this->lets[$i] = $this->held->letsFrom($i, $at);
         // What is cleaned moves the task, and while it waits another paint may dry.
         while (($clean = $this->guns->cleanBefore($i, $begin, $this->now)) !== $this->now) {
             $this->now = $clean;
@@ -119,6 +127,24 @@ final class Hands
         }
 
         return $waiting !== [] && ($patient || count($waiting) >= count($this->guns->loaded));
+    }
+
+    /**
+     * @param  array<int, int>  $rank
+     * @return array<int, int> what goes on with a sitting that is begun, by rank; while guns wait, what another paint has to be loaded for waits too
+     */
+    public function goesOn(Awake $awake, array $rank, int $at, bool $patient): array
+    {
+        $wait = $this->sitting->left !== [] && $this->areGunsWaiting($at, $patient);
+        $sat = [];
+        foreach ($this->sitting->left as $i => $_) {
+            if ($awake->has($i) && ! ($wait && $this->guns->mixing($i, $at) > 0)) {
+                $sat[$rank[$i]] = $i;
+            }
+        }
+        ksort($sat);
+
+        return $sat;
     }
 
     public function finish(): void

@@ -37,6 +37,12 @@ final class Held
     /** @var array<int, array{array<string, int>, array<int, string>}> */
     private array $groups;
 
+    /** @var array<int, int> when what holds a task lets it go, as the rules said when they were asked last */
+    public array $trusted = [];
+
+    /** Seconds by which what was done since is later than it was to be then; null: all is as it was to be. */
+    public ?int $late = null;
+
     public function __construct(private readonly Tasks $tasks, private readonly WorkClock $clock, int $now)
     {
         $this->open = $tasks->open;
@@ -75,13 +81,22 @@ final class Held
         if ($this->tasks->fixed[$i] !== null) {
             return $this->tasks->fixed[$i];
         }
+        $asked = $from;
+        if ($this->late === null && isset($this->trusted[$i])) {
+            return max($asked, $this->trusted[$i]);
+        }
         $from = max($from, $this->free[$i]);
         foreach (isset($this->told[$i]) ? [] : $this->tasks->passes[$i] as $gate) {
             $from = max($from, $this->gates[$gate] ?? 0);
         }
+        foreach ($this->tasks->air[$i] as $gate) {
+            // The rules of a build know of its own paint alone.
+            $from = isset($this->told[$i]) && in_array($gate, $this->tasks->passes[$i], true) ? $from : max($from, $this->gates[$gate] ?? 0);
+        }
         $sprays = $this->tasks->paint[$i] >= 0;
+        $from = $sprays || $this->shut[$i] !== [] ? $this->between($i, $from, $sprays) : $from;
 
-        return $sprays || $this->shut[$i] !== [] ? $this->between($i, $from, $sprays) : $from;
+        return $from > $asked && isset($this->trusted[$i]) ? min($from, max($asked, $this->trusted[$i] + (int) $this->late)) : $from;
     }
 
     /** Stretches that shut it, and the air, from a moment on. */
@@ -172,7 +187,7 @@ final class Held
         }
         $next = $this->tasks->unlocks[$i];
         foreach ($this->tasks->readies[$i] as [$group, $piece]) {
-            array_push($next, ...$this->isReady($group, $piece));
+            array_push($next, ...Groups::isReady($this->groups[$group], $piece));
         }
         $fresh = [];
         foreach ($next as $one) {
@@ -182,25 +197,5 @@ final class Held
         }
 
         return $fresh;
-    }
-
-    /** @return list<int> tasks of a group that wait no more, once one piece is a step nearer to being ready */
-    private function isReady(int $group, string $piece): array
-    {
-        [$open, $begin] = $this->groups[$group];
-        $left = --$open[$piece];
-        if ($left === 0) {
-            unset($open[$piece]);
-        }
-        $this->groups[$group] = [$open, $begin];
-        if ($left > 0) {
-            return [];
-        }
-
-        return match (count($open)) {
-            1 => array_keys($begin, array_key_first($open), true),
-            0 => array_keys(array_filter($begin, static fn (string $on): bool => $on !== $piece)),
-            default => [],
-        };
     }
 }

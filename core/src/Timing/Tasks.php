@@ -20,6 +20,9 @@ final class Tasks
     /** What works a wait off, by number. */
     private const DRIES = [DriesBy::Itself, DriesBy::Solvent, DriesBy::Water];
 
+    /** How the name of a gate ends that is shut for all builds. */
+    public const AIR = ' the air';
+
     /** @var list<string> build and key of the step, with a blank between */
     public array $keys = [];
 
@@ -59,6 +62,9 @@ final class Tasks
     /** @var array<int, list<string>> gates a task has to pass */
     public array $passes = [];
 
+    /** @var array<int, list<string>> of these, those of the air of the room other builds shut too */
+    public array $air = [];
+
     /** @var array<int, list<array{int, int}>> from when until when what is on the model already forbids it */
     public array $shut = [];
 
@@ -96,6 +102,12 @@ final class Tasks
         return count($this->keys);
     }
 
+    /** Seconds by which mixing may begin before a spraying is free. */
+    public function lead(int $i): int
+    {
+        return $this->paint[$i] >= 0 ? InGuns::MIXING : 0;
+    }
+
     /**
      * What is in so many guns at a moment: what was sprayed last, of whichever build, and not cleaned out of one since.
      *
@@ -115,22 +127,33 @@ final class Tasks
         return array_slice($in, 0, $guns, true);
     }
 
-    /** The first so many tasks: what comes before one of them is among them. */
+    /** The first so many tasks: what comes before one of them and is not among them is taken to be done. */
     public function first(int $many): self
     {
         if ($many >= $this->count()) {
             return $this;
         }
         $first = clone $this;
+        $open = $this->open;
+        for ($i = $many, $all = $this->count(); $i < $all; $i++) {
+            $next = $this->unlocks[$i];
+            foreach ($this->readies[$i] as [$group, $piece]) {
+                array_push($next, ...Groups::isReady($first->groups[$group], $piece));
+            }
+            foreach ($next as $one) {
+                $open[$one]--;
+            }
+        }
+        $first->open = array_values($open);
         foreach ([&$first->keys, &$first->seconds, &$first->paint, &$first->gloss, &$first->water, &$first->fixed, &$first->sitting, &$first->open] as &$list) {
             $list = array_slice($list, 0, $many);
         }
-        foreach ([&$first->shut, &$first->closes, &$first->shuts, &$first->passes, &$first->readies] as &$list) {
+        foreach ([&$first->shut, &$first->closes, &$first->shuts, &$first->passes, &$first->air, &$first->readies] as &$list) {
             $list = array_slice($list, 0, $many, true);
         }
         $first->unlocks = array_map(static fn (array $next): array => array_values(array_filter($next, static fn (int $i): bool => $i < $many)), array_slice($this->unlocks, 0, $many, true));
         $first->arcs = array_map(static fn (array $arcs): array => array_filter($arcs, static fn (array $arc): bool => $arc[0] < $many), array_slice($this->arcs, 0, $many, true));
-        $first->groups = array_map(static fn (array $group): array => [$group[0], array_filter($group[1], static fn (int $i): bool => $i < $many, ARRAY_FILTER_USE_KEY)], $this->groups);
+        $first->groups = array_map(static fn (array $group): array => [$group[0], array_filter($group[1], static fn (int $i): bool => $i < $many, ARRAY_FILTER_USE_KEY)], $first->groups);
 
         return $first;
     }
@@ -189,7 +212,11 @@ final class Tasks
             array_push($all->closes, ...$one->closes);
             array_push($all->shuts, ...$one->shuts);
             array_push($all->passes, ...$one->passes);
+            array_push($all->air, ...$one->air);
         }
+
+        $gates = array_values(array_unique(array_filter(array_column(array_merge(...$all->shuts), 0), static fn (string $gate): bool => str_ends_with($gate, self::AIR))));
+        $all->air = array_map(static fn (array $own): array => $own === [] ? [] : $gates, $all->air);
 
         return $all;
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Property;
 
+use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Plan\Plans;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Tests\Support\SetOfBuilds;
@@ -101,7 +102,7 @@ final class OnePairOfHandsTest extends TestCase
             if (! self::isInASession($line, $set)) {
                 $wrong[] = "{$step->key} is in no session";
             }
-            array_push($wrong, ...self::atTheGuns($line, $guns, $set->guns), ...self::held($line, $lines, $plans));
+            array_push($wrong, ...self::atTheGuns($line, $guns, $set->guns), ...self::held($line, $lines, $plans), ...self::inTheAir($line, $lines, $set));
         }
 
         return [...$wrong, ...($guns === [] ? [] : ['a gun is left dirty'])];
@@ -151,6 +152,24 @@ final class OnePairOfHandsTest extends TestCase
         }
 
         return $wrong;
+    }
+
+    /**
+     * Nothing is sanded dry in the room while paint of whichever build is tacky: five minutes are the least any paint takes.
+     *
+     * @param  Line  $line
+     * @param  list<Line>  $lines
+     * @return list<string>
+     */
+    private static function inTheAir(array $line, array $lines, SetOfBuilds $set): array
+    {
+        $house = (new HouseRules)->with($set->builds[$line['build']]->kit->house);
+        if (! $line['step']->operation->sands() || $house->says('sanding', 'wet')) {
+            return [];
+        }
+        $tacky = array_filter($lines, static fn (array $l): bool => $l['step']->operation->sprays() && $l['end'] <= $line['start'] && $l['end'] > $line['start'] - 300);
+
+        return array_values(array_map(static fn (array $l): string => "{$line['step']->key} is sanded while {$l['build']} {$l['step']->key} is tacky", $tacky));
     }
 
     /**

@@ -12,6 +12,7 @@ use AmberStep\Core\Plan\Problem;
 use AmberStep\Core\Plan\Thread;
 use AmberStep\Core\Timing\Calendar;
 use AmberStep\Core\Timing\Hints;
+use AmberStep\Core\Timing\Promise;
 
 /** Several random builds on one bench, at one moment. */
 final class SetOfBuilds
@@ -44,9 +45,9 @@ final class SetOfBuilds
         return array_map(fn (Build $b): Problem => Problem::of($b->kit, (new HouseRules)->with($b->kit->house), $b->shelf, $b->events, $this->builds['b0']->roomAt($this->now), $this->now, $b->experience, $rules), $this->builds);
     }
 
-    public function plans(Hints $hints = new Hints): Plans
+    public function plans(Hints $hints = new Hints, Promise $promise = new Promise): Plans
     {
-        return Compiler::ofTheTrade()->plans($this->problems(), $this->calendar, $this->now, $this->guns, $hints);
+        return Compiler::ofTheTrade()->plans($this->problems(), $this->calendar, $this->now, $this->guns, $hints, $promise);
     }
 
     /** One of them looked into, the others known by what they told. */

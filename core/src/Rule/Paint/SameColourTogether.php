@@ -88,12 +88,12 @@ final class SameColourTogether implements Judges, OrdersSteps
         return array_filter($groups, static fn (array $steps): bool => count($steps) > 1);
     }
 
-    /** The step that must be done for a piece to be ready. */
+    /** The step that must be done for a piece to be ready; a mask that does not stay is laid once all are. */
     private function preparation(Context $context, Step $first): ?Step
     {
         $before = null;
         foreach ($context->steps->ofPiece($first->pieceId) as $step) {
-            if ($step->phase === '' && ! $step->isRemedy() && $step->jointId === null && $step->rank < $first->rank && $step->operation !== Operation::Colour && ($before === null || [$step->rank, $step->n] > [$before->rank, $before->n])) {
+            if ($step->phase === '' && ! $step->isRemedy() && $step->jointId === null && $step->rank < $first->rank && $step->operation !== Operation::Colour && ! ($step->operation === Operation::Mask && $step->medium?->isSoft() === true) && ($before === null || [$step->rank, $step->n] > [$before->rank, $before->n])) {
                 $before = $step;
             }
         }

@@ -41,7 +41,7 @@ final class Dust implements ShutsGates
 
     public function passes(Step $step, World $world): array
     {
-        return $world->house->says('sanding', 'wet') ? [] : ['the air'];
+        return $world->house->says('sanding', 'wet') ? [] : [self::AIR];
     }
 
     public function shuts(Step $step, World $world): iterable
@@ -49,7 +49,7 @@ final class Dust implements ShutsGates
         foreach ($step->operation->leavesLayer() ? $step->targets : [] as $target) {
             $top = $world->state($target)->top();
             if ($top?->product !== null) {
-                yield ['the air', $world->waits->of($top, WaitKind::TouchDry, $world->state($target))];
+                yield [self::AIR, $world->waits->of($top, WaitKind::TouchDry, $world->state($target))];
             }
         }
     }

@@ -92,7 +92,7 @@ final class Cases
             $tasks->sitting[] = $task['sitting'];
             $tasks->open[] = count($task['after']);
             $tasks->arcs[] = array_map(static fn (array $arc): array => [$arc[0], (float) $arc[1], 0, 0, null], $task['arcs']);
-            $tasks->unlocks[] = $tasks->shut[] = $tasks->closes[] = $tasks->readies[] = $tasks->shuts[] = $tasks->passes[] = [];
+            $tasks->unlocks[] = $tasks->shut[] = $tasks->closes[] = $tasks->readies[] = $tasks->shuts[] = $tasks->passes[] = $tasks->air[] = [];
         }
         foreach ($case['tasks'] as $i => $task) {
             foreach ($task['after'] as $before) {
