@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// Shows speed, as ratios where it can be. bin/bench core, routes or hands shows one part.
+// Shows speed, as ratios where it can be. bin/bench core, timing, routes or hands shows one part.
 
 require __DIR__.'/../vendor/autoload.php';
 
@@ -77,7 +77,7 @@ function row(string $what, float $is, float $budget, string $unit, int $digits =
     printf("%-52s %8.{$digits}f %-3s budget %6.{$digits}f %-3s %s\n", $what, $is, $unit, $budget, $unit, $is <= $budget ? 'ok' : 'OVER');
 }
 
-foreach (($argv[1] ?? null) === null ? ['core', 'routes', 'hands'] : [$argv[1]] as $part) {
+foreach (($argv[1] ?? null) === null ? ['core', 'timing', 'routes', 'hands'] : [$argv[1]] as $part) {
     require __DIR__."/bench.d/{$part}.php";
 }
 echo "\n";

@@ -50,6 +50,24 @@ final readonly class Marks
         return $mark.'/'.self::ofTimes($this->ofBuilds());
     }
 
+    /** Of what is planned, but not of what was done: which builds are in hand, how often their kits were changed, the week and the guns. */
+    public function ofKits(): string
+    {
+        return hash('xxh64', (string) json_encode([DB::select('select id, revision from builds where binned is null and away = 0 order by position, id'), self::atTheBench()]));
+    }
+
+    /** The same by what the kits say: changed back, it is as it was. */
+    public function ofWhatKitsSay(): string
+    {
+        return hash('xxh64', (string) json_encode([DB::select('select id, kit from builds where binned is null and away = 0 order by position, id'), self::atTheBench()]));
+    }
+
+    private static function atTheBench(): string
+    {
+        return Setting::query()->where('name', '!=', BenchClock::TESTING)->orderBy('name')->get(['name', 'value'])->toJson()
+            .SessionDate::query()->orderBy('date')->get()->toJson().Gun::query()->orderBy('position')->get()->toJson();
+    }
+
     /** @return string|null null where there is no such build */
     public function ofBuild(string $id): ?string
     {
@@ -70,10 +88,9 @@ final readonly class Marks
     private function common(): string
     {
         return hash('xxh64', implode('|', [
-            (string) Setting::query()->where('name', '!=', BenchClock::TESTING)->orderBy('name')->get(['name', 'value'])->toJson(),
+            self::atTheBench(),
             Product::query()->count(), Product::query()->max('position'),
             Reading::query()->max('id'),
-            SessionDate::query()->orderBy('date')->get()->toJson(), Gun::query()->orderBy('position')->get()->toJson(),
             self::experience(),
             self::code(),
         ]));

@@ -10,12 +10,15 @@ use AmberStep\Core\Timing\Promise;
 use App\Clock\BenchClock;
 
 /**
- * What the hands were told last, kept beside the answers: the next plan keeps to it (handbook 10, calm). Where it is lost
- * the plan is made from the start lists.
+ * What the hands were told last, kept beside the answers: the next plan keeps to it (handbook 10, calm). Kits, week and guns
+ * changed and changed back, what was told before the change counts again. Where all is lost the plan is made from the start lists.
  */
-final readonly class Promises
+final class Promises
 {
     private const FILE = 'promised';
+
+    /** So many that were told before a change are kept besides. */
+    private const BEFORE = 8;
 
     /** It is about all builds. */
     private const BENCH = 'bench';
@@ -23,33 +26,69 @@ final readonly class Promises
     /** Seconds after which nobody remembers what was told. */
     private const FORGOTTEN = 14 * 86400;
 
-    public function __construct(private Store $store, private BenchClock $clock)
+    public function __construct(private readonly Store $store, private readonly Marks $marks, private readonly BenchClock $clock)
     {
     }
 
     /** @param  Hints  $hints  that hold now: found anew since, they are free to change all but the coming two sessions */
     public function now(Hints $hints, Calendar $calendar): Promise
     {
-        $said = json_decode((string) $this->store->read(self::BENCH, self::FILE), true);
+        $said = $this->last();
         $now = $this->clock->epoch();
-        if (! is_array($said) || ! is_int($said['at'] ?? null) || $said['at'] > $now || $now - $said['at'] > self::FORGOTTEN || ! is_array($said['begins'] ?? null) || ! is_array($said['lets'] ?? null)) {
+        if ($said !== null && $said['rests'] !== $this->marks->ofKits()) {
+            $says = $this->marks->ofWhatKitsSay();
+            $was = $this->read(self::before($says));
+            $said = $was !== null && $was['says'] === $says ? $was : $said;
+        }
+        if ($said === null || $said['at'] > $now || $now - $said['at'] > self::FORGOTTEN) {
             return new Promise;
         }
-        $begins = $lets = [];
-        $until = ($said['hints'] ?? null) === self::mark($hints) ? PHP_INT_MAX : self::secondSession($calendar, $now);
-        foreach ($said['begins'] as $key => $begin) {
-            if (is_int($begin) && $begin < $until) {
-                $begins[(string) $key] = $begin;
-                $lets[(string) $key] = is_int($said['lets'][$key] ?? null) ? $said['lets'][$key] : $begin;
-            }
-        }
+        $until = $said['hints'] === self::mark($hints) ? PHP_INT_MAX : self::secondSession($calendar, $now);
+        $begins = array_filter($said['begins'], static fn (int $begin): bool => $begin < $until);
 
-        return new Promise($begins, $lets, array_values(array_filter(is_array($said['sessions'] ?? null) ? $said['sessions'] : [], is_int(...))));
+        return new Promise($begins, $said['lets'], $said['sessions']);
     }
 
     public function keep(Promise $promise, Hints $hints): void
     {
-        $this->store->write($this->store->path(self::BENCH, self::FILE), json_encode(['at' => $this->clock->epoch(), 'hints' => self::mark($hints), 'begins' => $promise->begins, 'lets' => $promise->lets, 'sessions' => $promise->sessions], JSON_THROW_ON_ERROR));
+        $rests = $this->marks->ofKits();
+        $last = $this->last();
+        $says = $last !== null && $last['rests'] === $rests ? $last['says'] : $this->marks->ofWhatKitsSay();
+        if ($last !== null && $last['says'] !== $says) {
+            $this->write(self::before($last['says']), $last);
+        }
+        $this->write(self::FILE, ['at' => $this->clock->epoch(), 'rests' => $rests, 'says' => $says, 'hints' => self::mark($hints), 'begins' => $promise->begins, 'lets' => $promise->lets, 'sessions' => $promise->sessions]);
+    }
+
+    /** @return array{at: int, rests: string, says: string, hints: string, begins: array<string, int>, lets: array<string, int>, sessions: list<int>}|null */
+    private function last(): ?array
+    {
+        return $this->read(self::FILE);
+    }
+
+    /** @return array{at: int, rests: string, says: string, hints: string, begins: array<string, int>, lets: array<string, int>, sessions: list<int>}|null */
+    private function read(string $file): ?array
+    {
+        $said = @unserialize((string) $this->store->read(self::BENCH, $file), ['allowed_classes' => false]);
+        $whole = is_array($said) && is_int($said['at'] ?? null) && is_string($said['rests'] ?? null) && is_string($said['says'] ?? null) && is_string($said['hints'] ?? null)
+            && is_array($said['begins'] ?? null) && is_array($said['lets'] ?? null) && is_array($said['sessions'] ?? null);
+        if (! $whole || ($file !== self::FILE && self::before($said['says']) !== $file)) {
+            return null;
+        }
+
+        /** @var array{at: int, rests: string, says: string, hints: string, begins: array<string, int>, lets: array<string, int>, sessions: list<int>} */
+        return $said;
+    }
+
+    /** @param  array<string, mixed>  $said */
+    private function write(string $file, array $said): void
+    {
+        $this->store->write($this->store->path(self::BENCH, $file), serialize($said));
+    }
+
+    private static function before(string $says): string
+    {
+        return self::FILE.'-'.(crc32($says) % self::BEFORE);
     }
 
     private static function mark(Hints $hints): string

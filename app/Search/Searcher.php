@@ -53,6 +53,9 @@ final readonly class Searcher
      */
     public function search(string $state, callable $goesOn): ?string
     {
+        if ($this->state() !== $state) {
+            return null;
+        }
         $this->shelf->forget();
         $this->settings->forget();
         $marks = $this->marks->ofBuilds();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Models\Build;
 use App\Search\Searcher;
 use Illuminate\Console\Command;
 
@@ -22,7 +23,7 @@ final class SearchCommand extends Command
 
     public function handle(Searcher $searcher): int
     {
-        $lock = fopen(base_path('var/search.lock'), 'c');
+        $lock = fopen($this->lock(), 'c');
         if ($lock === false || ! flock($lock, LOCK_EX | LOCK_NB)) {
             $this->line('another search is at work');
 
@@ -42,6 +43,14 @@ final class SearchCommand extends Command
         } while ($watches);
 
         return self::SUCCESS;
+    }
+
+    /** One search a bench: beside its database. */
+    private function lock(): string
+    {
+        $database = (new Build)->getConnection()->getDatabaseName();
+
+        return $database === ':memory:' ? base_path('var/search.lock') : $database.'.search-lock';
     }
 
     private function isQuiet(Searcher $searcher, string $state): bool

@@ -93,6 +93,10 @@ final class Promised
         $over = $this->left === [] || $this->left[array_key_first($this->left)] > $ends;
         $differs = $this->differs || $soonest !== null || ! $over || ! isset($this->sessions[$ends]);
         $this->rests = $soonest === null && $this->left !== [] && ($ends - $at < self::IDLE || ! $differs);
+        if (! $this->rests) {
+            // What is taken before its time is asked of the arcs.
+            $this->hands->held->late ??= 0;
+        }
 
         return null;
     }
