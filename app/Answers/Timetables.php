@@ -27,7 +27,10 @@ final readonly class Timetables
     {
     }
 
-    /** @throws NotFoundHttpException where there is no such build */
+    /**
+     * @throws NotFoundHttpException where there is no such build
+     * @throws BadDocument where it cannot be read
+     */
     public function ask(string $build, string $slice): Kept
     {
         return $this->kept($build, $this->mark($build), $slice, null);
@@ -107,6 +110,24 @@ final readonly class Timetables
         }
 
         return $inOrder;
+    }
+
+    /**
+     * @param  list<string>  $builds
+     * @return array<string, Packed> one answer of each that can be read
+     */
+    public function some(array $builds, string $slice): array
+    {
+        $slices = [];
+        foreach ($builds as $build) {
+            try {
+                $slices[$build] = $this->ask($build, $slice)->answer;
+            } catch (BadDocument|NotFoundHttpException) {
+                // It says so itself once it is taken back in hand.
+            }
+        }
+
+        return $slices;
     }
 
     private function mark(string $build): string

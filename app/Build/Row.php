@@ -42,6 +42,12 @@ final readonly class Row
         return Build::query()->whereNull('binned')->where('away', true)->count();
     }
 
+    /** @return list<string> ids of those: they take no time, and their holds run on */
+    public function putAside(): array
+    {
+        return array_values(array_filter(Build::query()->whereNull('binned')->where('away', true)->orderBy('position')->pluck('id')->all(), is_string(...)));
+    }
+
     /**
      * @param  array<string, string>  $wrong  what is wrong with each, by id
      * @return list<array{id: string, name: string, wrong: string}>

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Answers\Packed;
 use App\Answers\Timetables;
+use App\Build\Row;
 use App\Calendar\HoldCalendar;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -13,13 +14,13 @@ use Illuminate\Http\Response;
 /** The holds that run, as a calendar to subscribe to or to keep. */
 final readonly class CalendarController
 {
-    public function __construct(private Timetables $timetables)
+    public function __construct(private Timetables $timetables, private Row $row)
     {
     }
 
     public function all(Request $request): Response
     {
-        return self::calendar(HoldCalendar::of(array_map(static fn (Packed $slice): array => $slice->data(), $this->timetables->all('frame'))), 'amber-step-holds.ics', $request);
+        return self::calendar(HoldCalendar::of(array_map(static fn (Packed $slice): array => $slice->data(), [...$this->timetables->all('frame'), ...$this->timetables->some($this->row->putAside(), 'frame')])), 'amber-step-holds.ics', $request);
     }
 
     public function one(Request $request, string $build): Response

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use AmberStep\Core\Kit\Edit;
+use App\Answers\Previews;
 use App\Build\Applied;
 use App\Build\Changer;
-use App\Build\Planner;
 use App\Http\Answer;
 use App\Http\Presenters\PreviewPresenter;
 use App\Repositories\BuildRepository;
@@ -19,7 +19,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** Fixes and other edits: previewed, applied, undone. */
 final readonly class ChangeController
 {
-    public function __construct(private BuildRepository $builds, private Planner $planner, private Changer $changer, private Answer $answer)
+    public function __construct(private BuildRepository $builds, private Previews $previews, private Changer $changer, private Answer $answer)
     {
     }
 
@@ -28,7 +28,7 @@ final readonly class ChangeController
         $loaded = $this->load($build);
         $edits = Edit::listFrom($request->json()->all()['edits'] ?? null);
 
-        return $this->answer->json(['preview' => PreviewPresenter::of($this->planner->plan($loaded), $this->planner->plan($loaded->with($loaded->kit->apply($edits))))]);
+        return $this->answer->json(['preview' => PreviewPresenter::of($this->previews->plan($loaded), $this->previews->plan($loaded->with($loaded->kit->apply($edits))))]);
     }
 
     public function store(Request $request, string $build): JsonResponse

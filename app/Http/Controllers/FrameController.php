@@ -57,6 +57,11 @@ final readonly class FrameController
             $own = $data['holds'] ?? [];
             array_push($holds, ...$own);
         }
+        foreach ($this->timetables->some($this->row->putAside(), 'frame') as $slice) {
+            /** @var list<array{until: string, key: string}> $own */
+            $own = $slice->data()['holds'] ?? [];
+            array_push($holds, ...$own);
+        }
         usort($holds, static fn (array $a, array $b): int => [$a['until'], $a['key']] <=> [$b['until'], $b['key']]);
 
         $jumped = $this->clock->jumped();

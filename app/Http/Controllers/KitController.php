@@ -15,10 +15,10 @@ use AmberStep\Core\Kit\Removal;
 use AmberStep\Core\Lines\Cell;
 use AmberStep\Core\Lines\LineReader;
 use AmberStep\Core\Lines\Reading;
+use App\Answers\Previews;
 use App\Answers\Timetables;
 use App\Build\Applied;
 use App\Build\Changer;
-use App\Build\Planner;
 use App\Build\Porter;
 use App\Clock\BenchZone;
 use App\Http\Answer;
@@ -68,14 +68,14 @@ final readonly class KitController
     }
 
     /** What lines would be read as, while they are typed: nothing changes. */
-    public function read(Request $request, string $build, Planner $planner): JsonResponse
+    public function read(Request $request, string $build, Previews $previews): JsonResponse
     {
         $loaded = $this->load($build);
         $reading = $this->reading($request, $loaded->kit);
         $edits = KitDiff::edits($loaded->kit, $reading->kit);
         // Read at every key, planned when the hands rest: a plan costs more than all the rest.
         $wanted = ($request->json()->all()['plan'] ?? false) === true;
-        $plan = $edits === [] || ! $wanted ? null : $planner->plan($loaded->with($reading->kit));
+        $plan = $edits === [] || ! $wanted ? null : $previews->plan($loaded->with($reading->kit));
 
         return $this->answer->json(ReadingPresenter::of($reading, $edits, $plan));
     }

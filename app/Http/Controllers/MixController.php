@@ -17,13 +17,13 @@ use AmberStep\Core\Mixing\Coverage;
 use AmberStep\Core\Mixing\Order;
 use AmberStep\Core\Plan\Plan;
 use App\Answers\Timetables;
-use App\Build\Planner;
 use App\Clock\BenchClock;
 use App\Http\Answer;
 use App\Http\Presenters\MixPresenter;
 use App\Repositories\BuildRepository;
 use App\Repositories\ExperienceRepository;
 use App\Repositories\LoadedBuild;
+use App\Repositories\Settings;
 use App\Repositories\ShelfRepository;
 use App\Room\RoomSource;
 use Illuminate\Http\JsonResponse;
@@ -35,7 +35,7 @@ final readonly class MixController
 {
     use LoadsBuilds;
 
-    public function __construct(private BuildRepository $builds, private Planner $planner, private ShelfRepository $shelf, private ExperienceRepository $experience, private RoomSource $rooms, private BenchClock $clock, private Answer $answer, private Timetables $timetables)
+    public function __construct(private BuildRepository $builds, private Settings $settings, private ShelfRepository $shelf, private ExperienceRepository $experience, private RoomSource $rooms, private BenchClock $clock, private Answer $answer, private Timetables $timetables)
     {
     }
 
@@ -72,7 +72,7 @@ final readonly class MixController
         $loaded = $this->load($build);
         $order = Order::read($request->json()->all());
         $now = $this->clock->epoch();
-        $presenter = new MixPresenter($this->shelf->shelf(), $this->experience->all(), $this->planner->house($loaded), $this->rooms->room($now)->at($now)->temperatureC, $now, $loaded->kit->zone);
+        $presenter = new MixPresenter($this->shelf->shelf(), $this->experience->all(), $this->settings->house()->with($loaded->kit->house), $this->rooms->room($now)->at($now)->temperatureC, $now, $loaded->kit->zone);
 
         return $this->answer->json($presenter->of($order, $loaded->kit->parts[0]->mouldedColour ?? null, $order->hardened === null ? [] : $this->sprayings($loaded)));
     }
