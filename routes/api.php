@@ -85,6 +85,7 @@ Route::get('evenings', [EveningController::class, 'index']);
 Route::put('evenings/days/{day}', [EveningController::class, 'day']);
 Route::put('evenings/dates/{date}', [EveningController::class, 'date']);
 Route::put('guns', [EveningController::class, 'guns']);
+Route::put('workshop', [EveningController::class, 'workshop']);
 Route::get('copies', [CopyController::class, 'index']);
 Route::post('copies', [CopyController::class, 'store']);
 Route::put('copies/folder', [CopyController::class, 'folder']);

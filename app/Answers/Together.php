@@ -8,10 +8,10 @@ use AmberStep\Core\Plan\Compiler;
 use AmberStep\Core\Plan\Problem;
 use AmberStep\Core\Timing\Promise;
 use App\Clock\BenchClock;
-use App\Repositories\Guns;
 use App\Repositories\Hints;
 use App\Repositories\LoadedBuild;
 use App\Repositories\Settings;
+use App\Repositories\Workshop;
 
 /** Puts a build into the one timetable of all that are in hand: its own rules asked, the others by what they told when they were last looked into. */
 final readonly class Together
@@ -22,7 +22,7 @@ final readonly class Together
     /** Where it is kept since when somebody is at the bench, and for how long: for all builds, there is one pair of hands. */
     private const BENCH = 'bench';
 
-    public function __construct(private Store $store, private Neighbours $neighbours, private Settings $settings, private Guns $guns, private Hints $hints, private Promises $promises, private BenchClock $clock)
+    public function __construct(private Store $store, private Neighbours $neighbours, private Settings $settings, private Workshop $workshop, private Hints $hints, private Promises $promises, private BenchClock $clock)
     {
     }
 
@@ -49,7 +49,7 @@ final readonly class Together
         $hints = $this->hints->now();
         $calendar = $session === null ? $calendar : $calendar->atBench(...$session);
         $promise = isset($marks[$loaded->id]) ? $this->promises->now($hints, $calendar) : new Promise;
-        $plans = Compiler::ofTheTrade()->plans($builds, $calendar, $problem->context->nowEpoch, $this->guns->count(), $hints, $promise);
+        $plans = Compiler::ofTheTrade()->plans($builds, $calendar, $problem->context->nowEpoch, $this->workshop->bench(), $hints, $promise);
 
         return new Shared($plans->byBuild[$loaded->id], $plans, $others);
     }

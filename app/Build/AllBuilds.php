@@ -13,16 +13,16 @@ use App\Clock\BenchClock;
 use App\Clock\BenchZone;
 use App\Repositories\BuildRepository;
 use App\Repositories\ExperienceRepository;
-use App\Repositories\Guns;
 use App\Repositories\Hints;
 use App\Repositories\Settings;
 use App\Repositories\ShelfRepository;
+use App\Repositories\Workshop;
 use App\Room\RoomSource;
 
 /** All builds in hand in one timetable, every rule of each asked. */
 final readonly class AllBuilds
 {
-    public function __construct(private BuildRepository $builds, private ShelfRepository $shelf, private ExperienceRepository $experience, private RoomSource $rooms, private Settings $settings, private Guns $guns, private Hints $hints, private BenchClock $clock)
+    public function __construct(private BuildRepository $builds, private ShelfRepository $shelf, private ExperienceRepository $experience, private RoomSource $rooms, private Settings $settings, private Workshop $workshop, private Hints $hints, private BenchClock $clock)
     {
     }
 
@@ -44,6 +44,6 @@ final readonly class AllBuilds
             throw BadDocument::at('--all', 'finds no build in hand', 'bring one in, or take one back in hand');
         }
 
-        return $rules->plans($problems, $this->settings->calendar(BenchZone::zone()), $now, $this->guns->count(), $hints ?? $this->hints->now());
+        return $rules->plans($problems, $this->settings->calendar(BenchZone::zone()), $now, $this->workshop->bench(), $hints ?? $this->hints->now());
     }
 }

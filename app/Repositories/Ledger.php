@@ -25,6 +25,8 @@ final readonly class Ledger
 
     public const GUNS = 'guns';
 
+    public const WORKSHOP = 'workshop';
+
     public function __construct(private BenchClock $clock)
     {
     }

@@ -17,10 +17,10 @@ use App\Answers\Problems;
 use App\Clock\BenchClock;
 use App\Clock\BenchZone;
 use App\Models\Hint;
-use App\Repositories\Guns;
 use App\Repositories\Hints;
 use App\Repositories\Settings;
 use App\Repositories\ShelfRepository;
+use App\Repositories\Workshop;
 use App\Room\RoomSource;
 use Illuminate\Support\Facades\DB;
 
@@ -30,7 +30,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class Searcher
 {
-    public function __construct(private Marks $marks, private Neighbours $neighbours, private Problems $problems, private Settings $settings, private ShelfRepository $shelf, private Guns $guns, private Hints $hints, private RoomSource $rooms, private BenchClock $clock)
+    public function __construct(private Marks $marks, private Neighbours $neighbours, private Problems $problems, private Settings $settings, private ShelfRepository $shelf, private Workshop $workshop, private Hints $hints, private RoomSource $rooms, private BenchClock $clock)
     {
     }
 
@@ -66,7 +66,7 @@ final readonly class Searcher
         }
         $calendar = $this->settings->calendar(BenchZone::zone());
         $before = $this->hints->now();
-        $found = (new Search(Tasks::joined(array_values($tasks)), $calendar, new WorkClock($this->rooms->room($now)), $now, $this->guns->count()))->run($before, $goesOn);
+        $found = (new Search(Tasks::joined(array_values($tasks)), $calendar, new WorkClock($this->rooms->room($now)), $now, $this->workshop->bench()))->run($before, $goesOn);
         if ($found === null) {
             return null;
         }
@@ -77,7 +77,7 @@ final readonly class Searcher
                 $problems[$build] = $problem;
             }
         }
-        $full = fn (Found $hints): Timetable => new Timetable($problems, Compiler::ofTheTrade()->rules, $calendar, $now, $this->guns->count(), $hints);
+        $full = fn (Found $hints): Timetable => new Timetable($problems, Compiler::ofTheTrade()->rules, $calendar, $now, $this->workshop->bench(), $hints);
         [$with, $without] = [$full($found), $full($before)];
         $score = static fn (Timetable $t): Score => Score::of($t->timed, $t->tasks, $calendar, $now);
         $better = $score($with)->isBetterThan($score($without));

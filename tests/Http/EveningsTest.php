@@ -128,4 +128,40 @@ final class EveningsTest extends AppTestCase
         yield 'a nozzle like a hose' => ['/api/guns', ['guns' => [['name' => 'Big', 'nozzleMm' => 12, 'cupMl' => 5]]], 'guns.0.nozzleMm'];
         yield 'a gun without a name' => ['/api/guns', ['guns' => [['nozzleMm' => 0.3, 'cupMl' => 5]]], 'guns.0.name'];
     }
+
+    public function test_coats_are_planned_for_the_hours_of_the_places_one_sprays_in_and_taken_back_they_are_as_before(): void
+    {
+        $sprays = fn (): array => array_values(array_filter($this->send('GET', "/api/builds/{$this->buildId()}/bench?minutes=720")->json('follows'), static fn (array $l): bool => $l['sprays']));
+        $before = $sprays();
+        self::assertLessThan('2026-03-03T19:30', $before[0]['start']);
+        $change = $this->send('PUT', '/api/workshop', ['cabinet' => 4, 'places' => [['name' => 'Kitchen', 'from' => 1200, 'until' => 1380, 'temperatureC' => null, 'humidity' => null]]])->assertOk()->json('change');
+        self::assertSame('Where is sprayed', $change['title']);
+        self::assertSame(4, $this->send('GET', '/api/evenings')->json('workshop.cabinet'));
+        foreach ($sprays() as $line) {
+            // The demo is in London: in March the wall shows what UTC does.
+            self::assertGreaterThanOrEqual('20:00', substr($line['start'], 11, 5), $line['title']);
+        }
+        $this->send('POST', "/api/changes/{$change['id']}/undo", [])->assertCreated();
+
+        self::assertSame(array_column($before, 'start'), array_column($sprays(), 'start'));
+        self::assertSame(['cabinet' => null, 'places' => []], $this->send('GET', '/api/evenings')->json('workshop'));
+    }
+
+    #[DataProvider('noWorkshops')]
+    public function test_what_is_no_place_is_refused_and_said(array $sent, string $path): void
+    {
+        $said = $this->send('PUT', '/api/workshop', $sent)->assertStatus(422)->json('error.problems');
+        self::assertContains($path, array_column($said, 'path'));
+        self::assertSame(['cabinet' => null, 'places' => []], $this->send('GET', '/api/evenings')->json('workshop'));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function noWorkshops(): iterable
+    {
+        $place = ['name' => 'Shed', 'from' => 600, 'until' => 1080, 'temperatureC' => null, 'humidity' => null];
+        yield 'no piece' => [['cabinet' => 0, 'places' => []], 'cabinet'];
+        yield 'ends before it begins' => [['cabinet' => null, 'places' => [['until' => 540] + $place]], 'places[0].until'];
+        yield 'half an air' => [['cabinet' => null, 'places' => [['humidity' => 0.5] + $place]], 'places[0]'];
+        yield 'no name' => [['cabinet' => null, 'places' => [['name' => ''] + $place]], 'places[0].name'];
+    }
 }

@@ -2427,6 +2427,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/workshop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** How much the cabinet takes, and where one may spray. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: {
+                content: {
+                    "application/json": components["schemas"]["Workshop"];
+                };
+            };
+            responses: {
+                /** @description All plans follow. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            change: components["schemas"]["ToldChange"];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/house": {
         parameters: {
             query?: never;
@@ -3823,7 +3875,7 @@ export interface components {
             changes: {
                 id: components["schemas"]["Id"];
                 /** @enum {string} */
-                scope: "shelf" | "house" | "builds" | "calendar" | "guns";
+                scope: "shelf" | "house" | "builds" | "calendar" | "guns" | "workshop";
                 title: string;
                 at: components["schemas"]["Instant"];
                 undone: boolean;
@@ -3897,6 +3949,22 @@ export interface components {
                 [key: string]: components["schemas"]["Session"][];
             };
             guns: components["schemas"]["GunRow"][];
+            workshop: components["schemas"]["Workshop"];
+        };
+        Workshop: {
+            /** @description Pieces the drying cabinet takes at a time; null where nobody counts them. */
+            cabinet: number | null;
+            /** @description Where one may spray; none is in the room, at any time. */
+            places: {
+                name: string;
+                /** @description minutes of the day on the wall */
+                from: number;
+                /** @description minutes of the day, by which a coat is on */
+                until: number;
+                /** @description With humidity, its own air; null where it is the room's. */
+                temperatureC: number | null;
+                humidity: number | null;
+            }[];
         };
         GunRow: {
             id: components["schemas"]["Id"];

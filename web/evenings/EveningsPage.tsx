@@ -10,6 +10,7 @@ import { FourWeeks } from './FourWeeks';
 import { Guns } from './Guns';
 import { SessionField } from './SessionField';
 import { DAY_NAMES, DAYS } from './sessions';
+import { Workshop } from './Workshop';
 
 /** When there is time at the bench, and with what: all builds are planned into it, since there is one pair of hands. */
 export default function EveningsPage(): ReactElement {
@@ -60,6 +61,7 @@ export default function EveningsPage(): ReactElement {
                         ))}
                     </section>
                     <Guns key={JSON.stringify(evenings.guns)} guns={evenings.guns} set={(guns) => void put('guns', { guns })} />
+                    <Workshop key={JSON.stringify(evenings.workshop)} workshop={evenings.workshop} set={(workshop) => void put('workshop', workshop)} />
                 </div>
             </div>
         </div>

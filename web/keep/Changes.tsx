@@ -5,7 +5,7 @@ import type { BuildRow } from '../api/types';
 import { datedAt } from '../frame/words';
 import type { Work } from './KeepPage';
 
-const BELONGS = { shelf: 'Shelf', house: 'House rules', builds: 'Builds', calendar: 'Evenings', guns: 'Guns' };
+const BELONGS = { shelf: 'Shelf', house: 'House rules', builds: 'Builds', calendar: 'Evenings', guns: 'Guns', workshop: 'Cabinet and places' };
 
 /** What was changed that belongs to no build: each can be taken back by itself. */
 export function Changes({ changes, work, zone }: { changes: BuildRow['changes']; work: Work; zone: string }): ReactElement {

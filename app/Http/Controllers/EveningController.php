@@ -8,19 +8,20 @@ use AmberStep\Core\Document\BadDocument;
 use App\Http\Answer;
 use App\Repositories\Evenings;
 use App\Repositories\Guns;
+use App\Repositories\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** When the user is at the bench, and with how many guns: for all builds, since there is one pair of hands. */
+/** When the user is at the bench, with how many guns, and where is dried and sprayed: for all builds, since there is one pair of hands. */
 final readonly class EveningController
 {
-    public function __construct(private Evenings $evenings, private Guns $guns, private Answer $answer)
+    public function __construct(private Evenings $evenings, private Guns $guns, private Workshop $workshop, private Answer $answer)
     {
     }
 
     public function index(): JsonResponse
     {
-        return $this->answer->json(['week' => $this->evenings->week(), 'dates' => (object) $this->evenings->dates(), 'guns' => $this->guns->all()]);
+        return $this->answer->json(['week' => $this->evenings->week(), 'dates' => (object) $this->evenings->dates(), 'guns' => $this->guns->all(), 'workshop' => $this->workshop->all()]);
     }
 
     public function day(Request $request, string $day): JsonResponse
@@ -36,6 +37,11 @@ final readonly class EveningController
     public function guns(Request $request): JsonResponse
     {
         return $this->told($this->guns->set(self::only($request, 'guns')));
+    }
+
+    public function workshop(Request $request): JsonResponse
+    {
+        return $this->told($this->workshop->set($request->json()->all()));
     }
 
     /** The one field a body has. */

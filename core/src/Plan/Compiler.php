@@ -6,6 +6,7 @@ namespace AmberStep\Core\Plan;
 
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\RuleBook;
+use AmberStep\Core\Timing\Bench;
 use AmberStep\Core\Timing\Calendar;
 use AmberStep\Core\Timing\Hints;
 use AmberStep\Core\Timing\Promise;
@@ -33,12 +34,12 @@ final readonly class Compiler
      * Several builds in one time.
      *
      * @param  array<array-key, Problem|Neighbour>  $builds  in the user's order, one problem at least; of neighbours no plan is made
-     * @param  int  $guns  that the user has, 1 or more
+     * @param  Bench  $bench  guns, cabinet and places the user has
      * @param  Promise  $promise  what the hands were told when they were last asked
      */
-    public function plans(array $builds, Calendar $calendar, int $nowEpoch, int $guns = 1, Hints $hints = new Hints, Promise $promise = new Promise): Plans
+    public function plans(array $builds, Calendar $calendar, int $nowEpoch, Bench $bench = new Bench, Hints $hints = new Hints, Promise $promise = new Promise): Plans
     {
-        $timetable = new Timetable($builds, $this->rules, $calendar, $nowEpoch, $guns, $hints, $promise);
+        $timetable = new Timetable($builds, $this->rules, $calendar, $nowEpoch, $bench, $hints, $promise);
         $gun = $timetable->atTheGun();
         $plans = [];
         foreach ($timetable->threads as $id => $thread) {

@@ -40,6 +40,7 @@ final class Harvest
         $harvest = new self($thread, $build);
         $harvest->steps();
         $harvest->inTheGun();
+        $harvest->inTheCabinet();
         $thread->waiting->into($harvest->tasks);
         SoftMasks::into($harvest->tasks, $thread->steps);
         $harvest->walk();
@@ -94,6 +95,32 @@ final class Harvest
         $this->tasks->cleaned = $this->thread->context->surface->gunCleaned;
     }
 
+    /** A piece is in the cabinet until it is next worked on; a warm place has room for all. */
+    private function inTheCabinet(): void
+    {
+        if ($this->thread->context->house->says('drying', 'warm-place')) {
+            return;
+        }
+        $pieces = [];
+        foreach ($this->thread->context->breakdown->pieces as $piece) {
+            foreach ($piece->areas as $area) {
+                if ($this->thread->context->surface->area($area->id)->openStay() !== null) {
+                    $pieces[$piece->id] = true;
+                }
+            }
+        }
+        $since = array_fill_keys(array_keys($pieces), -1);
+        foreach ($this->thread->steps as $i => $step) {
+            foreach (array_intersect_key($since, array_fill_keys($this->thread->piecesOf($step), true)) as $piece => $in) {
+                $in < 0 ? $this->tasks->inside[] = $i : $this->tasks->cabinet[$in] = $i;
+                unset($since[$piece]);
+            }
+            if ($step->operation === Operation::Cabinet) {
+                $since[$step->pieceId] = $i;
+            }
+        }
+    }
+
     private function walk(): void
     {
         $arcs = new Arcs($this->tasks, $this->thread->places, $this->thread->gates);
@@ -116,8 +143,8 @@ final class Harvest
     }
 
     /** Two builds may give a piece the same id, as a copy of one does. */
-    private function ofBuild(string $gate): string
+    private function ofBuild(string $name): string
     {
-        return $this->build.' '.$gate;
+        return $this->build.' '.$name;
     }
 }

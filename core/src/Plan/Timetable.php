@@ -7,6 +7,7 @@ namespace AmberStep\Core\Plan;
 use AmberStep\Core\Rule\RuleBook;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\PlannedStep;
+use AmberStep\Core\Timing\Bench;
 use AmberStep\Core\Timing\Calendar;
 use AmberStep\Core\Timing\Calm;
 use AmberStep\Core\Timing\Dispatcher;
@@ -70,7 +71,7 @@ final class Timetable
     /**
      * @param  array<array-key, Problem|Neighbour>  $builds  in the user's order; neighbours are timed by arcs
      */
-    public function __construct(array $builds, private readonly RuleBook $rules, private readonly Calendar $calendar, private readonly int $now, private readonly int $guns = 1, private readonly Hints $hints = new Hints, private readonly Promise $promise = new Promise)
+    public function __construct(array $builds, private readonly RuleBook $rules, private readonly Calendar $calendar, private readonly int $now, private readonly Bench $bench = new Bench, private readonly Hints $hints = new Hints, private readonly Promise $promise = new Promise)
     {
         $tasks = [];
         foreach ($builds as $id => $build) {
@@ -130,7 +131,7 @@ final class Timetable
     {
         $this->rank ??= $this->hints->ranks($this->tasks);
 
-        return (new Dispatcher($this->tasks, $this->calendar, $this->clock(), $this->now, $this->guns, $this->rank, $this->hints->putOffs($this->places), $this->hints->patient, $told))->run();
+        return (new Dispatcher($this->tasks, $this->calendar, $this->clock(), $this->now, $this->bench, $this->rank, $this->hints->putOffs($this->places), $this->hints->patient, $told))->run();
     }
 
     private function score(Timed $timed): Score
@@ -161,7 +162,7 @@ final class Timetable
 
     private function walk(Timed $wanted, bool $first): Timed
     {
-        $walk = new Walk($this->threads, $this->tasks, $this->of, $this->calendar, new Hands($this->tasks, $this->calendar, $this->clock(), $this->now, $this->guns));
+        $walk = new Walk($this->threads, $this->tasks, $this->of, $this->calendar, new Hands($this->tasks, $this->calendar, $this->clock(), $this->now, $this->bench));
         $timed = $walk->through($wanted);
         [$this->holds, $this->off] = [$walk->holds, $walk->off];
         if ($first) {

@@ -26,17 +26,13 @@ final class Dispatcher
 
     private ?Promised $promised = null;
 
-    /** @var array<int, array{int, int, list<int>}> session, tasks woken and paints in the guns when nothing of a paint fitted any more */
-    private array $full = [];
-
     /** When the guns would be clean, if they were cleaned as soon as the hands were free. */
     private int $clean = 0;
 
     /** Seconds above which a task is not looked at: it does not fit into this session any more. */
     private int $fits = PHP_INT_MAX;
 
-    /** @var array<int, int> tasks of each paint that are left */
-    private array $left = [];
+    private ByPaint $paints;
 
     /** @var array<int, list<int>> tasks that wait for one, put off until it is done */
     private array $behind = [];
@@ -46,22 +42,20 @@ final class Dispatcher
      * @param  array<int, int>  $putOff  the task another is put off for, by task
      * @param  bool  $patient  while one paint flashes no other is loaded
      */
-    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly WorkClock $clock, private readonly int $now, private readonly int $guns, private readonly array $rank, private readonly array $putOff = [], private readonly bool $patient = false, private readonly ?Told $told = null)
+    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly WorkClock $clock, private readonly int $now, private readonly Bench $bench, private readonly array $rank, private readonly array $putOff = [], private readonly bool $patient = false, private readonly ?Told $told = null)
     {
     }
 
     public function run(): Timed
     {
-        $this->hands = new Hands($this->tasks, $this->calendar, $this->clock, $this->now, $this->guns);
+        $this->hands = new Hands($this->tasks, $this->calendar, $this->clock, $this->now, $this->bench);
         $this->promised = $this->told === null ? null : new Promised($this->told, $this->tasks, $this->calendar, $this->hands);
         $this->awake = new Awake($this->tasks, $this->rank);
+        $this->paints = new ByPaint($this->tasks, $this->calendar, $this->awake, $this->hands->guns, $this->rank, $this->first(...));
         $this->at = $this->now;
         foreach ($this->putOff as $task => $for) {
             $this->hands->held->open[$task]++;
             $this->behind[$for][] = $task;
-        }
-        foreach ($this->tasks->paint as $paint) {
-            $this->left[$paint] = ($this->left[$paint] ?? 0) + 1;
         }
         foreach ($this->hands->held->open as $i => $open) {
             if ($open === 0) {
@@ -87,7 +81,7 @@ final class Dispatcher
             $fresh = $this->hands->take($i, $this->at);
             $this->promised?->taken($i, $this->hands->start[$i]);
             $this->at = $this->hands->now;
-            $this->left[$this->tasks->paint[$i]]--;
+            $this->paints->taken($i);
             foreach ($this->behind[$i] ?? [] as $task) {
                 if (--$this->hands->held->open[$task] === 0) {
                     $fresh[] = $task;
@@ -127,7 +121,7 @@ final class Dispatcher
     /** @return int|null the task that is begun now; null where none may be */
     private function choose(): ?int
     {
-        return $this->closing() ?? $this->inTheGun() ?? $this->inTheWater() ?? $this->first($this->hands->goesOn($this->awake, $this->rank, $this->at, $this->patient)) ?? $this->first($this->awake->of(-1)) ?? ($this->hands->areGunsWaiting($this->at, $this->patient) ? null : $this->mostReady());
+        return $this->closing() ?? $this->paints->inTheGun($this->at) ?? $this->inTheWater() ?? $this->first($this->hands->goesOn($this->awake, $this->rank, $this->at, $this->patient)) ?? $this->first($this->awake->of(-1)) ?? ($this->hands->areGunsWaiting($this->at, $this->patient) ? null : $this->paints->mostReady($this->at));
     }
 
     private function closing(): ?int
@@ -149,32 +143,6 @@ final class Dispatcher
         return $this->hands->waterUntil !== $this->at ? null : $this->first(array_filter($this->awake->of(-1), fn (int $i): bool => $this->tasks->water[$i] > 0));
     }
 
-    private function inTheGun(): ?int
-    {
-        $first = null;
-        foreach ($this->hands->guns->loaded as $paint => $_) {
-            $i = $this->hands->guns->isLoaded($paint, $this->at) ? $this->firstOf($paint) : null;
-            $first = $i !== null && ($first === null || $this->rank[$i] < $this->rank[$first]) ? $i : $first;
-        }
-
-        return $first;
-    }
-
-    /** The first of a paint that may be begun now: where none fitted into a session, none does later in it. */
-    private function firstOf(int $paint): ?int
-    {
-        $state = [$this->calendar->endsAt($this->at), $this->awake->woken[$paint] ?? 0, array_keys($this->hands->guns->loaded)];
-        if (($this->full[$paint] ?? null) === $state) {
-            return null;
-        }
-        $first = $this->first($this->awake->of($paint));
-        if ($first === null) {
-            $this->full[$paint] = $state;
-        }
-
-        return $first;
-    }
-
     /**
      * @param  array<int, int>  $tasks  by rank
      * @return int|null the first that may be begun now
@@ -190,21 +158,6 @@ final class Dispatcher
         return null;
     }
 
-    /** The paint of which most that is left is ready: little of it has to be mixed for again. */
-    private function mostReady(): ?int
-    {
-        $best = $share = null;
-        foreach ($this->awake->all as $paint => $ready) {
-            $i = $paint < 0 ? null : $this->firstOf($paint);
-            $its = $i === null ? null : [-count($ready) / $this->left[$paint], $this->rank[$i]];
-            if ($its !== null && ($share === null || $its < $share)) {
-                [$best, $share] = [$i, $its];
-            }
-        }
-
-        return $best;
-    }
-
     /** Lets time pass until something may have changed; false where nothing is to come. */
     private function wait(): bool
     {
@@ -216,7 +169,7 @@ final class Dispatcher
         $next = $this->awake->nextAlarm();
         $session = null;
         foreach (array_merge(...array_values($this->awake->all)) as $i) {
-            $lets = $this->hands->held->letsFrom($i, $this->at) - $this->hands->guns->mixing($i, $this->at);
+            $lets = $this->hands->letsFrom($i, $this->at) - $this->hands->guns->mixing($i, $this->at);
             // What is let go and yet not begun does not fit into this session any more, or not before the guns are clean.
             $next = min($next, match (true) {
                 $lets > $this->at => $lets,
@@ -236,9 +189,9 @@ final class Dispatcher
         if ($takes + $rest > $this->fits && $takes < $this->calendar->longest() && $this->tasks->fixed[$i] === null) {
             return false;
         }
-        $lets = $this->hands->held->letsFrom($i, $this->at) - $this->hands->guns->mixing($i, $this->at);
+        $lets = $this->hands->letsFrom($i, $this->at) - $this->hands->guns->mixing($i, $this->at);
         if ($lets > $this->at) {
-            // What holds it may hold it longer by then, never shorter.
+            // What holds it may hold it longer by then, hardly shorter.
             $this->awake->drop($i);
             $this->awake->sleep($i, $lets);
 

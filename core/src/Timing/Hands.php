@@ -33,15 +33,27 @@ final class Hands
 
     public readonly Sitting $sitting;
 
+    private readonly Bench $bench;
+
+    /** Seconds in which one may spray in one go. */
+    private readonly int $longestSpray;
+
+    /** @var array<int, true> tasks for which a piece is in the cabinet */
+    private array $inside = [];
+
     /** When the last washing ended: while nothing else is done the water is there. */
     public ?int $waterUntil = null;
 
     /** @param  int  $now  when they are free */
-    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, WorkClock $clock, public int $now, int $guns = 1)
+    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, WorkClock $clock, public int $now, Bench $bench = new Bench)
     {
+        $this->longestSpray = $bench->longestSpray($calendar);
+        // Where evenings and hours of places never meet, the hours are as good as not written down.
+        $this->bench = $this->longestSpray === 0 ? new Bench($bench->guns, $bench->cabinet) : $bench;
         $this->waterUntil = $tasks->washed && $now - $tasks->last < self::WATER_STAYS ? $now : null;
-        $this->held = new Held($tasks, $clock, $now);
-        $this->guns = new InGuns($tasks, $now, $guns);
+        $this->held = new Held($tasks, $clock, $now, $this->bench, $calendar->zone);
+        $this->guns = new InGuns($tasks, $now, $bench->guns);
+        $this->inside = array_fill_keys($tasks->inside, true);
         $this->sitting = new Sitting($tasks, $this->held);
     }
 
@@ -56,14 +68,15 @@ final class Hands
         $begin = $now;
         $reserve = $sprays || $this->guns->loaded !== [] ? $this->guns->cleaningAfter($i) : 0;
         for ($round = 0; $round < self::ROUNDS; $round++) {
-            $begin = max($begin, $this->held->letsFrom($i, $begin + $mix) - $mix);
+            $begin = max($begin, $this->letsFrom($i, $begin + $mix) - $mix);
             // Once the wait is over the cup is: it is mixed anew before that, not after.
             $was = $mix;
             $mix = $sprays ? $this->guns->mixing($i, $begin) : 0;
             $sooner = $mix > $was ? max($now, $begin + $was - $mix) : $begin;
             $begin = $sooner < $begin && $this->guns->mixing($i, $sooner) === $mix ? $sooner : $begin;
-            $takes = $this->sitting->takes($i, $this->seconds($i, $begin), $begin + $mix, $this->calendar->longest());
-            $fit = $this->calendar->earliestFit($begin, ($mix + $takes + $reserve) / 60);
+            $hours = $sprays && $this->bench->places !== [];
+            $takes = $mix + $reserve + $this->sitting->takes($i, $this->seconds($i, $begin), $begin + $mix, $hours ? $this->longestSpray : $this->calendar->longest());
+            $fit = $this->calendar->earliestFit($begin, ($hours ? min($takes, $this->longestSpray) : $takes) / 60);
             if ($fit === $begin) {
                 return $begin;
             }
@@ -98,7 +111,7 @@ final class Hands
     public function take(int $i, int $at): array
     {
         $begin = $this->startOf($i, $at);
-        $this->lets[$i] = $this->held->letsFrom($i, $at);
+        $this->lets[$i] = $this->letsFrom($i, $at);
         // What is cleaned moves the task, and while it waits another paint may dry.
         while (($clean = $this->guns->cleanBefore($i, $begin, $this->now)) !== $this->now) {
             $this->now = $clean;
@@ -110,9 +123,33 @@ final class Hands
         $this->end[$i] = $this->now = $end;
         $this->waterUntil = $this->tasks->water[$i] > 0 ? $end : null;
         $this->guns->sprayed($this->tasks->paint[$i], $end);
+        unset($this->inside[$i]);
+        if (isset($this->tasks->cabinet[$i])) {
+            $this->inside[$this->tasks->cabinet[$i]] = true;
+        }
         $this->sitting->done($i, $this->end);
 
         return $this->held->done($i, $end, $this->end);
+    }
+
+    /** When nothing holds a task any more, and there is a place where it puts a piece to dry, at the earliest from a moment on. */
+    public function letsFrom(int $i, int $from): int
+    {
+        $from = $this->held->letsFrom($i, $from);
+
+        return isset($this->tasks->cabinet[$i]) && ! $this->held->isAsPromised($i) && count($this->inside) >= $this->bench->cabinet ? $this->placeFrom($from) : $from;
+    }
+
+    /** A piece is out of the cabinet when it is next worked on, or once what it dried for may be done: then somebody else may have its place. */
+    private function placeFrom(int $from): int
+    {
+        $free = [];
+        foreach ($this->inside as $for => $_) {
+            $free[] = $this->held->letsFrom($for, $from);
+        }
+        sort($free);
+
+        return max($from, $free[count($free) - $this->bench->cabinet]);
     }
 
     /** Each gun holds a paint that is sprayed again before it dries, or one does and one is patient: to load another now would be to mix it again. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Timing;
 
 use AmberStep\Core\Drying\WorkClock;
+use DateTimeZone;
 use SplMinHeap;
 
 /** What holds tasks while they are timed: what they wait for, arcs that run, gates that are shut, chances that close, the air. */
@@ -43,7 +44,7 @@ final class Held
     /** Seconds by which what was done since is later than it was to be then; null: all is as it was to be. */
     public ?int $late = null;
 
-    public function __construct(private readonly Tasks $tasks, private readonly WorkClock $clock, int $now)
+    public function __construct(private readonly Tasks $tasks, private readonly WorkClock $clock, int $now, private readonly Bench $bench, private readonly DateTimeZone $zone)
     {
         $this->open = $tasks->open;
         $this->shut = $tasks->shut;
@@ -82,7 +83,7 @@ final class Held
             return $this->tasks->fixed[$i];
         }
         $asked = $from;
-        if ($this->late === null && isset($this->trusted[$i])) {
+        if ($this->isAsPromised($i)) {
             return max($asked, $this->trusted[$i]);
         }
         $from = max($from, $this->free[$i]);
@@ -99,6 +100,12 @@ final class Held
         return $from > $asked && isset($this->trusted[$i]) ? min($from, max($asked, $this->trusted[$i] + (int) $this->late)) : $from;
     }
 
+    /** All is as it was to be: what was said when the rules were asked last says more than arcs. */
+    public function isAsPromised(int $i): bool
+    {
+        return $this->late === null && isset($this->trusted[$i]);
+    }
+
     /** Stretches that shut it, and the air, from a moment on. */
     private function between(int $i, int $from, bool $sprays): int
     {
@@ -110,7 +117,7 @@ final class Held
                 }
             }
             if ($sprays) {
-                $from = $this->clock->room->fitFrom($from, $this->tasks->gloss[$i]) ?? $from;
+                $from = $this->bench->sprayFrom($from, $this->tasks->seconds[$i], $this->tasks->gloss[$i], $this->clock->room, $this->zone);
             }
             if ($from === $before) {
                 break;

@@ -30,7 +30,7 @@ final readonly class Orders
 
     private const COOLS = 0.998;
 
-    public function __construct(private Tasks $tasks, private Calendar $calendar, private WorkClock $clock, private int $now, private int $guns, private Randomizer $random)
+    public function __construct(private Tasks $tasks, private Calendar $calendar, private WorkClock $clock, private int $now, private Bench $bench, private Randomizer $random)
     {
     }
 
@@ -73,7 +73,7 @@ final readonly class Orders
     private function anyhow(): ?array
     {
         $rank = $this->random->shuffleArray(array_keys($this->tasks->keys));
-        $order = (new Dispatcher($this->tasks, $this->calendar, $this->clock, $this->now, $this->guns, $rank))->run()->order;
+        $order = (new Dispatcher($this->tasks, $this->calendar, $this->clock, $this->now, $this->bench, $rank))->run()->order;
         $score = count($order) === $this->tasks->count() ? $this->score($order) : null;
 
         return $score === null ? null : [$order, $score];
@@ -99,7 +99,7 @@ final readonly class Orders
     /** @param  list<int>  $order */
     private function score(array $order): ?Score
     {
-        $timed = (new Sequence($this->tasks, $this->calendar, $this->clock, $this->now, $this->guns))->timed($order);
+        $timed = (new Sequence($this->tasks, $this->calendar, $this->clock, $this->now, $this->bench))->timed($order);
 
         return $timed === null ? null : Score::of($timed, $this->tasks, $this->calendar, $this->now)->inDetail(array_sum($timed->end) - $this->now * count($timed->end));
     }

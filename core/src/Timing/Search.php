@@ -42,7 +42,7 @@ final class Search
 
     private Trial $best;
 
-    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly WorkClock $clock, private readonly int $now, private readonly int $guns = 1, int $seed = 7, private readonly ?int $trials = null)
+    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly WorkClock $clock, private readonly int $now, private readonly Bench $bench = new Bench, int $seed = 7, private readonly ?int $trials = null)
     {
         $this->random = new Randomizer(new Mt19937($seed));
         $this->moves = new Moves($tasks, $this->random);
@@ -76,7 +76,7 @@ final class Search
                 return null;
             }
         }
-        $order = (new Orders($this->tasks, $this->calendar, $this->clock, $this->now, $this->guns, $this->random))->better($this->best->timed->order);
+        $order = (new Orders($this->tasks, $this->calendar, $this->clock, $this->now, $this->bench, $this->random))->better($this->best->timed->order);
         $still = $order === null ? $still : $this->keep($this->trial(...$order), $watch, $still);
         // Where nothing was found before, nothing has a place yet.
         $found = $before->order === [] || $watch->isWorth($this->best) ? $this->best : $still;
@@ -129,7 +129,7 @@ final class Search
      */
     private function trial(array $rank, array $putOff, bool $patient): ?Trial
     {
-        $timed = (new Dispatcher($this->tasks, $this->calendar, $this->clock, $this->now, $this->guns, $rank, $putOff, $patient))->run();
+        $timed = (new Dispatcher($this->tasks, $this->calendar, $this->clock, $this->now, $this->bench, $rank, $putOff, $patient))->run();
 
         return count($timed->order) < $this->tasks->count() ? null : new Trial($rank, $putOff, $patient, $timed, Score::of($timed, $this->tasks, $this->calendar, $this->now));
     }

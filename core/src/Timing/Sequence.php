@@ -9,7 +9,7 @@ use AmberStep\Core\Drying\WorkClock;
 /** Times tasks in an order that is given: each is begun as soon as the one before is done and nothing holds it. */
 final readonly class Sequence
 {
-    public function __construct(private Tasks $tasks, private Calendar $calendar, private WorkClock $clock, private int $now, private int $guns = 1)
+    public function __construct(private Tasks $tasks, private Calendar $calendar, private WorkClock $clock, private int $now, private Bench $bench = new Bench)
     {
     }
 
@@ -19,7 +19,7 @@ final readonly class Sequence
      */
     public function timed(array $order): ?Timed
     {
-        $hands = new Hands($this->tasks, $this->calendar, $this->clock, $this->now, $this->guns);
+        $hands = new Hands($this->tasks, $this->calendar, $this->clock, $this->now, $this->bench);
         foreach ($order as $i) {
             if ($hands->held->open[$i] > 0) {
                 return null;

@@ -83,6 +83,12 @@ final class Tasks
     /** @var list<array{int, int}> paints that were sprayed before, and when */
     public array $loaded = [];
 
+    /** @var array<int, int> of what puts a piece into the cabinet: the task it dries there for */
+    public array $cabinet = [];
+
+    /** @var list<int> tasks for which something is in it to begin with */
+    public array $inside = [];
+
     /** When hands were last at work on it. */
     public int $last = 0;
 
@@ -155,6 +161,9 @@ final class Tasks
         $first->arcs = array_map(static fn (array $arcs): array => array_filter($arcs, static fn (array $arc): bool => $arc[0] < $many), array_slice($this->arcs, 0, $many, true));
         $first->groups = array_map(static fn (array $group): array => [$group[0], array_filter($group[1], static fn (int $i): bool => $i < $many, ARRAY_FILTER_USE_KEY)], $first->groups);
 
+        $first->cabinet = array_filter($this->cabinet, static fn (int $for, int $in): bool => max($for, $in) < $many, ARRAY_FILTER_USE_BOTH);
+        $first->inside = array_values(array_filter($this->inside, static fn (int $for): bool => $for < $many));
+
         return $first;
     }
 
@@ -202,6 +211,10 @@ final class Tasks
                 [$all->last, $all->washed] = [$one->last, $one->washed];
             }
             array_push($all->begun, ...self::moved($one->begun, $by));
+            array_push($all->inside, ...self::moved($one->inside, $by));
+            foreach ($one->cabinet as $in => $for) {
+                $all->cabinet[$in + $by] = $for + $by;
+            }
             array_push($all->keys, ...$one->keys);
             array_push($all->seconds, ...$one->seconds);
             array_push($all->gloss, ...$one->gloss);

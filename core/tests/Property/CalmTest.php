@@ -187,7 +187,7 @@ final class CalmTest extends TestCase
             $clock ??= $problem->waits->clock;
         }
 
-        return $clock === null || $tasks === null ? $before : (new Search(Tasks::joined($tasks), $set->calendar, $clock, $set->now, $set->guns, $seed, trials: 40))->run($before, static fn (): bool => true) ?? $before;
+        return $clock === null || $tasks === null ? $before : (new Search(Tasks::joined($tasks), $set->calendar, $clock, $set->now, $set->bench, $seed, trials: 40))->run($before, static fn (): bool => true) ?? $before;
     }
 
     /** @return array<string, string> the day each step is planned for, by build and key */

@@ -10,9 +10,11 @@ use AmberStep\Core\Plan\Neighbour;
 use AmberStep\Core\Plan\Plans;
 use AmberStep\Core\Plan\Problem;
 use AmberStep\Core\Plan\Thread;
+use AmberStep\Core\Timing\Bench;
 use AmberStep\Core\Timing\Calendar;
 use AmberStep\Core\Timing\Hints;
 use AmberStep\Core\Timing\Promise;
+use AmberStep\Core\Timing\SprayPlace;
 
 /** Several random builds on one bench, at one moment. */
 final class SetOfBuilds
@@ -24,16 +26,21 @@ final class SetOfBuilds
 
     public int $guns;
 
+    public Bench $bench;
+
     public int $now;
 
     public function __construct(int $seed)
     {
         $random = new RandomBuild($seed);
         for ($i = 0, $n = $random->one([1, 2, 2, 3, 4, 6]); $i < $n; $i++) {
-            $this->builds["b{$i}"] = new Build((new RandomBuild(1000 * $seed + $i))->said());
+            $said = (new RandomBuild(1000 * $seed + $i))->said();
+            $this->builds["b{$i}"] = new Build($seed % 3 === 0 ? ['house' => ['drying' => 'cabinet', ...$said['house']]] + $said : $said);
         }
         $this->now = $this->builds['b0']->now;
         $this->guns = $random->one([1, 1, 2, 3]);
+        // Every third bench is cramped: few places in the cabinet, and spraying only until half past eight.
+        $this->bench = $seed % 3 === 0 ? new Bench($this->guns, 1 + $seed % 2, [new SprayPlace('balcony', 600, 960), new SprayPlace('kitchen', 1140, 1230)]) : new Bench($this->guns);
         $this->calendar = Calendar::usual($this->builds['b0']->zone);
     }
 
@@ -47,7 +54,7 @@ final class SetOfBuilds
 
     public function plans(Hints $hints = new Hints, Promise $promise = new Promise): Plans
     {
-        return Compiler::ofTheTrade()->plans($this->problems(), $this->calendar, $this->now, $this->guns, $hints, $promise);
+        return Compiler::ofTheTrade()->plans($this->problems(), $this->calendar, $this->now, $this->bench, $hints, $promise);
     }
 
     /** One of them looked into, the others known by what they told. */
@@ -59,6 +66,6 @@ final class SetOfBuilds
             $builds[$id] = $id === $build ? $problem : Neighbour::of(new Thread($problem, $rules->rules), $id);
         }
 
-        return $rules->plans($builds, $this->calendar, $this->now, $this->guns);
+        return $rules->plans($builds, $this->calendar, $this->now, $this->bench);
     }
 }

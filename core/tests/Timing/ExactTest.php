@@ -8,6 +8,7 @@ use AmberStep\Core\Drying\Room;
 use AmberStep\Core\Drying\WorkClock;
 use AmberStep\Core\Tests\Timing\Exact\Cases;
 use AmberStep\Core\Tests\Timing\Exact\Solver;
+use AmberStep\Core\Timing\Bench;
 use AmberStep\Core\Timing\Calendar;
 use AmberStep\Core\Timing\Dispatcher;
 use AmberStep\Core\Timing\Hints;
@@ -70,8 +71,8 @@ final class ExactTest extends TestCase
         $now = self::MONDAY + 60 * self::AT_19;
         $calendar = new Calendar($case['sessions'], new DateTimeZone('UTC'));
         $clock = new WorkClock(Room::reference($now));
-        $hints = (new Search($tasks, $calendar, $clock, $now, $case['guns']))->run(new Hints, static fn (): bool => true) ?? new Hints;
-        $timed = (new Dispatcher($tasks, $calendar, $clock, $now, $case['guns'], $hints->ranks($tasks), $hints->putOffs(array_flip($tasks->keys)), $hints->patient))->run();
+        $hints = (new Search($tasks, $calendar, $clock, $now, new Bench($case['guns'])))->run(new Hints, static fn (): bool => true) ?? new Hints;
+        $timed = (new Dispatcher($tasks, $calendar, $clock, $now, new Bench($case['guns']), $hints->ranks($tasks), $hints->putOffs(array_flip($tasks->keys)), $hints->patient))->run();
 
         return Score::of($timed, $tasks, $calendar, $now);
     }
@@ -81,7 +82,7 @@ final class ExactTest extends TestCase
         $case = Cases::draw(4);
         $tasks = Cases::tasks($case);
         $now = self::MONDAY + 60 * self::AT_19;
-        $search = static fn (): Search => new Search($tasks, new Calendar($case['sessions'], new DateTimeZone('UTC')), new WorkClock(Room::reference($now)), $now, $case['guns']);
+        $search = static fn (): Search => new Search($tasks, new Calendar($case['sessions'], new DateTimeZone('UTC')), new WorkClock(Room::reference($now)), $now, new Bench($case['guns']));
 
         self::assertNull($search()->run(new Hints, static fn (): bool => false));
         self::assertEquals($search()->run(new Hints, static fn (): bool => true), $search()->run(new Hints, static fn (): bool => true));

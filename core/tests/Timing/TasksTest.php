@@ -8,6 +8,7 @@ use AmberStep\Core\Plan\Compiler;
 use AmberStep\Core\Plan\Neighbour;
 use AmberStep\Core\Plan\Thread;
 use AmberStep\Core\Tests\Support\SetOfBuilds;
+use AmberStep\Core\Timing\Bench;
 use AmberStep\Core\Timing\Dispatcher;
 use AmberStep\Core\Timing\Tasks;
 use PHPUnit\Framework\TestCase;
@@ -22,7 +23,7 @@ final class TasksTest extends TestCase
             foreach ($set->problems() as $id => $problem) {
                 $tasks = Neighbour::of(new Thread($problem, Compiler::ofTheTrade()->rules), $id)->tasks;
                 $many = intdiv($tasks->count(), 2);
-                $timed = (new Dispatcher($tasks->first($many), $set->calendar, $problem->waits->clock, $set->now, 1, range(0, max(0, $many - 1))))->run();
+                $timed = (new Dispatcher($tasks->first($many), $set->calendar, $problem->waits->clock, $set->now, new Bench, range(0, max(0, $many - 1))))->run();
 
                 self::assertCount($many, $timed->order, "set {$seed}, {$id}");
                 self::assertSame($tasks, $tasks->first($tasks->count()));

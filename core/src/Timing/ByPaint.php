@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Timing;
+
+use Closure;
+
+/** What may be sprayed now: with a paint that is in a gun, and of which paint most is ready. */
+final class ByPaint
+{
+    /** @var array<int, array{int, int, list<int>}> session, tasks woken and paints in the guns when nothing of a paint fitted any more */
+    private array $full = [];
+
+    /** @var array<int, int> tasks of each paint that are left */
+    private array $left;
+
+    /**
+     * @param  array<int, int>  $rank
+     * @param  Closure(array<int, int>): (int|null)  $first  of tasks by rank the first that may be begun now
+     */
+    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly Awake $awake, private readonly InGuns $guns, private readonly array $rank, private readonly Closure $first)
+    {
+        $this->left = array_count_values($tasks->paint);
+    }
+
+    public function taken(int $i): void
+    {
+        $this->left[$this->tasks->paint[$i]]--;
+    }
+
+    public function inTheGun(int $at): ?int
+    {
+        $first = null;
+        foreach ($this->guns->loaded as $paint => $_) {
+            $i = $this->guns->isLoaded($paint, $at) ? $this->firstOf($paint, $at) : null;
+            $first = $i !== null && ($first === null || $this->rank[$i] < $this->rank[$first]) ? $i : $first;
+        }
+
+        return $first;
+    }
+
+    /** The paint of which most that is left is ready: little of it has to be mixed for again. */
+    public function mostReady(int $at): ?int
+    {
+        $best = $share = null;
+        foreach ($this->awake->all as $paint => $ready) {
+            $i = $paint < 0 ? null : $this->firstOf($paint, $at);
+            $its = $i === null ? null : [-count($ready) / $this->left[$paint], $this->rank[$i]];
+            if ($its !== null && ($share === null || $its < $share)) {
+                [$best, $share] = [$i, $its];
+            }
+        }
+
+        return $best;
+    }
+
+    /** The first of a paint that may be begun now: where none fitted into a session, none does later in it. */
+    private function firstOf(int $paint, int $at): ?int
+    {
+        $state = [$this->calendar->endsAt($at), $this->awake->woken[$paint] ?? 0, array_keys($this->guns->loaded)];
+        if (($this->full[$paint] ?? null) === $state) {
+            return null;
+        }
+        $first = ($this->first)($this->awake->of($paint));
+        if ($first === null) {
+            $this->full[$paint] = $state;
+        }
+
+        return $first;
+    }
+}
