@@ -53,6 +53,21 @@ final class EveningsTest extends BrowserTestCase
         $this->browser->seeText('[data-testid="changes"]', 'Sessions on Mondays');
     }
 
+    public function test_a_place_one_sprays_in_is_kept_and_said_where_no_evening_meets_it(): void
+    {
+        $this->evenings();
+        $this->browser->press('Add a place');
+        $this->browser->seeText('.evenings', 'A place wants a name and hours');
+        $this->browser->script('document.querySelector(".place-row input").focus()');
+        $this->browser->keys('Balcony', WebDriverKeys::TAB, WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, '7-9');
+        $this->browser->press('Keep cabinet and places');
+        $this->browser->seeText('[data-testid="told"]', 'Where is sprayed');
+        $this->browser->seeText('.evenings', 'None of your usual evenings lies in these hours');
+        self::assertSame('Balcony', $this->server->request('GET', '/api/evenings')[1]['workshop']['places'][0]['name']);
+        $this->browser->press('Take back');
+        $this->browser->seeText('.evenings', 'You spray in the room, at any time you are at the bench.');
+    }
+
     public function test_it_is_clean_under_axe_in_both_surrounds(): void
     {
         foreach (['day', 'booth'] as $surround) {

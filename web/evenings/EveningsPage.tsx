@@ -61,7 +61,7 @@ export default function EveningsPage(): ReactElement {
                         ))}
                     </section>
                     <Guns key={JSON.stringify(evenings.guns)} guns={evenings.guns} set={(guns) => void put('guns', { guns })} />
-                    <Workshop key={JSON.stringify(evenings.workshop)} workshop={evenings.workshop} set={(workshop) => void put('workshop', workshop)} />
+                    <Workshop key={JSON.stringify(evenings.workshop)} workshop={evenings.workshop} week={evenings.week} set={(workshop) => void put('workshop', workshop)} />
                 </div>
             </div>
         </div>

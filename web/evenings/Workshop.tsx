@@ -15,7 +15,7 @@ const shown = (place: Kept['places'][number]): Row => ({
 const number = (text: string): number | null => (text.trim() === '' ? null : Number(text.replace(',', '.')));
 
 /** The cabinet, and where one may spray: the hours of each place, and its air where that is not the room's. */
-export function Workshop({ workshop, set }: { workshop: Kept; set: (to: Kept) => void }): ReactElement {
+export function Workshop({ workshop, week, set }: { workshop: Kept; week: Evenings['week']; set: (to: Kept) => void }): ReactElement {
     const [cabinet, typeCabinet] = useState(workshop.cabinet === null ? '' : String(workshop.cabinet));
     const [rows, type] = useState<Row[]>(workshop.places.map(shown));
     const change = (at: number, field: keyof Row, to: string): void => type(rows.map((row, i) => (i === at ? { ...row, [field]: to } : row)));
@@ -36,15 +36,17 @@ export function Workshop({ workshop, set }: { workshop: Kept; set: (to: Kept) =>
                 ? 'Write both °C and % RH, or neither: then it is the air of the room.'
                 : null;
     const typed: Kept = { cabinet: pieces, places: places.map((p) => ({ ...p, from: p.from ?? 0, until: p.until ?? 0 })) };
+    const meets = workshop.places.length === 0 || Object.values(week).some((day) => day.some((s) => workshop.places.some((p) => p.from < s.until && s.from < p.until)));
     const isNew = JSON.stringify(typed) !== JSON.stringify(workshop);
 
     return (
         <section className="card evening-card" aria-labelledby="workshop">
             <h2 id="workshop">Cabinet, and where you spray</h2>
-            <div className="gun-row">
+            <div className="gun-row cabinet-row">
                 <TextInput label="Pieces the cabinet takes" inputMode="numeric" placeholder="all" value={cabinet} onChange={(e) => typeCabinet(e.currentTarget.value)} />
             </div>
             <p className="quiet-line">{rows.length === 0 ? 'You spray in the room, at any time you are at the bench.' : 'Coats are planned for the hours of these places, and for air that is fit.'}</p>
+            {!meets && <p role="status">None of your usual evenings lies in these hours: coats are planned as if none were written down.</p>}
             {rows.map((row, i) => (
                 <div key={i} className="place-row">
                     <TextInput label="Place" value={row.name} onChange={(e) => change(i, 'name', e.currentTarget.value)} />
