@@ -59,7 +59,8 @@ final class EveningsTest extends BrowserTestCase
         $this->browser->press('Add a place');
         $this->browser->seeText('.evenings', 'A place wants a name and hours');
         $this->browser->script('document.querySelector(".place-row input").focus()');
-        $this->browser->keys('Balcony', WebDriverKeys::TAB, WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, '7-9');
+        $this->browser->keys('Balcony', WebDriverKeys::TAB);
+        $this->browser->keys(WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, '7-9');
         $this->browser->press('Keep cabinet and places');
         $this->browser->seeText('[data-testid="told"]', 'Where is sprayed');
         $this->browser->seeText('.evenings', 'None of your usual evenings lies in these hours');
