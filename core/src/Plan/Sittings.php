@@ -33,6 +33,7 @@ final class Sittings
     {
         $sittings = new self($thread);
         $sittings->coats();
+        $sittings->coloursThatMatch();
         $sittings->underSoftMasks();
         $sittings->superglue();
         $firsts = array_map($sittings->first(...), array_keys($sittings->with));
@@ -53,6 +54,18 @@ final class Sittings
                 }
                 $first[$of] ??= $place;
                 $this->join($first[$of], $place);
+            }
+        }
+    }
+
+    /** A colour that must match goes on all its pieces out of one mix, in one go. */
+    private function coloursThatMatch(): void
+    {
+        $first = [];
+        foreach ($this->thread->steps as $place => $step) {
+            if ($step->operation === Operation::Colour && $step->n === 1 && $step->phase === '' && ! $step->isRemedy() && $this->thread->context->kit->colour($step->counted())?->mustMatch === true) {
+                $first[$step->counted()] ??= $place;
+                $this->join($first[$step->counted()], $place);
             }
         }
     }

@@ -68,7 +68,7 @@ final class Hands
         $begin = $now;
         $reserve = $sprays || $this->guns->loaded !== [] ? $this->guns->cleaningAfter($i) : 0;
         for ($round = 0; $round < self::ROUNDS; $round++) {
-            $begin = max($begin, $this->letsFrom($i, $begin + $mix) - $mix);
+            $begin = $this->sitting->opens($i, max($begin + $mix, $this->letsFrom($i, $begin + $mix))) - $mix;
             // Once the wait is over the cup is: it is mixed anew before that, not after.
             $was = $mix;
             $mix = $sprays ? $this->guns->mixing($i, $begin) : 0;
@@ -111,7 +111,7 @@ final class Hands
     public function take(int $i, int $at): array
     {
         $begin = $this->startOf($i, $at);
-        $this->lets[$i] = $this->letsFrom($i, $at);
+        $this->lets[$i] = $this->sitting->opens($i, $this->letsFrom($i, $at));
         // What is cleaned moves the task, and while it waits another paint may dry.
         while (($clean = $this->guns->cleanBefore($i, $begin, $this->now)) !== $this->now) {
             $this->now = $clean;

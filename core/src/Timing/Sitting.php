@@ -19,6 +19,9 @@ final class Sitting
     /** @var array<int, array<string, true>> gates a sitting shuts and has to pass itself */
     private array $passed = [];
 
+    /** @var array<int, bool> */
+    private array $many = [];
+
     /** @var array<int, true> sittings that are begun */
     private array $begun = [];
 
@@ -52,6 +55,36 @@ final class Sitting
         }
 
         return $this->rest > 0 && $takes + $this->rest <= $longest ? $takes + $this->rest : $takes;
+    }
+
+    /**
+     * When a sitting may be begun, at the earliest from a moment on: once nothing from outside holds what else belongs to it.
+     */
+    public function opens(int $i, int $begin): int
+    {
+        $sitting = $this->tasks->sitting[$i];
+        if ($sitting < 0 || $this->held->isAsPromised($i) || isset($this->begun[$sitting]) || count($this->of[$sitting]) < 2 || ! $this->isOfMany($sitting)) {
+            return $begin;
+        }
+        $from = $begin;
+        foreach ($this->of[$sitting] as $member) {
+            if ($member !== $i && $this->held->open[$member] === 0) {
+                $from = max($from, $this->held->letsFrom($member, $begin));
+            }
+        }
+
+        return $from;
+    }
+
+    /** Whether a sitting holds pieces that come to it by ways of their own. */
+    private function isOfMany(int $sitting): bool
+    {
+        if (! isset($this->many[$sitting])) {
+            $open = array_filter($this->of[$sitting], fn (int $member): bool => array_intersect($this->tasks->unlocks[$member], $this->of[$sitting]) !== []);
+            $this->many[$sitting] = count($open) < count($this->of[$sitting]) - 1;
+        }
+
+        return $this->many[$sitting];
     }
 
     /** @param  array<int, int>  $done  ends of all that are */
