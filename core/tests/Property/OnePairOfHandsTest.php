@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace AmberStep\Core\Tests\Property;
 
 use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Material\DriesBy;
+use AmberStep\Core\Material\Family;
+use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Plan\Plans;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
@@ -66,9 +69,27 @@ final class OnePairOfHandsTest extends TestCase
             $spoilt[$at] = [...$lines[$at], 'start' => $start, 'end' => $start + $lines[$at]['end'] - $lines[$at]['start']];
             self::assertNotSame([], self::wrong($spoilt, $plans, $set), "set {$seed}, {$how}");
         }
+        $this->secondCoatAtOnceIsFound($lines, $plans, $set, $seed);
         $without = array_values(array_filter($lines, static fn (array $l): bool => $l['step']->operation !== Operation::Rinse && $l['step']->operation !== Operation::Strip));
         if (count($without) < count($lines)) {
             self::assertNotSame([], self::wrong($without, $plans, $set), "set {$seed}, without a rinse");
+        }
+    }
+
+    /** @param  list<Line>  $lines */
+    private function secondCoatAtOnceIsFound(array $lines, Plans $plans, SetOfBuilds $set, int $seed): void
+    {
+        foreach ($lines as $i => $line) {
+            $step = $line['step'];
+            $first = array_values(array_filter($lines, static fn (array $l): bool => $l['build'] === $line['build'] && $l['step']->key === "{$step->target}/{$step->operation->value}/{$step->purpose}/1"))[0] ?? null;
+            if ($step->n !== 2 || ! $step->operation->sprays() || $first === null || $first['step']->targets !== $step->targets) {
+                continue;
+            }
+            $lines[$i] = [...$line, 'start' => $first['end'] + 60, 'end' => $first['end'] + 60 + $line['end'] - $line['start']];
+            usort($lines, static fn (array $a, array $b): int => $a['start'] <=> $b['start']);
+            self::assertNotSame([], array_filter(self::wrong($lines, $plans, $set), static fn (string $said): bool => str_contains($said, 'min after a coat')), "set {$seed}, the second coat of {$step->key} at once");
+
+            return;
         }
     }
 
@@ -94,7 +115,7 @@ final class OnePairOfHandsTest extends TestCase
     {
         $wrong = [];
         $free = $set->now;
-        $guns = $inside = [];
+        $guns = $inside = $coats = [];
         foreach ($lines as $line) {
             $step = $line['step'];
             if ($line['start'] < $free) {
@@ -104,7 +125,7 @@ final class OnePairOfHandsTest extends TestCase
             if (! self::isInASession($line, $set)) {
                 $wrong[] = "{$step->key} is in no session";
             }
-            array_push($wrong, ...self::atTheGuns($line, $guns, $set->guns), ...self::held($line, $lines, $plans), ...self::inTheAir($line, $lines, $set), ...self::whereSprayed($line, $set), ...self::inTheCabinet($line, $inside, $lines, $plans, $set));
+            array_push($wrong, ...self::tooEarly($line, $coats, $set), ...self::atTheGuns($line, $guns, $set->guns), ...self::held($line, $lines, $plans), ...self::inTheAir($line, $lines, $set), ...self::whereSprayed($line, $set), ...self::inTheCabinet($line, $inside, $lines, $plans, $set));
         }
 
         return [...$wrong, ...($guns === [] ? [] : ['a gun is left dirty'])];
@@ -154,6 +175,54 @@ final class OnePairOfHandsTest extends TestCase
         }
 
         return $wrong;
+    }
+
+    /**
+     * Waits worked out from the coats themselves, by the figures of the families and handbook 4: a coat waits for the one under it
+     * to flash off, a finger for all of the piece to be touch dry. At least: thick coats take longer.
+     *
+     * @param  Line  $line
+     * @param  array<string, array<string, array{int, Family}>>  $coats  last coat of each area, by piece
+     * @return list<string>
+     */
+    private static function tooEarly(array $line, array &$coats, SetOfBuilds $set): array
+    {
+        $step = $line['step'];
+        $piece = "{$line['build']} {$step->pieceId}";
+        $wrong = [];
+        foreach ($coats[$piece] ?? [] as $area => [$at, $family]) {
+            $again = $step->operation->sprays() && in_array($area, $step->targets, true);
+            // Tape is lifted by its end while the paint beside it is soft, where a house has it so.
+            $touched = $step->operation->touches() && $step->operation !== Operation::Unmask && $step->jointId === null;
+            foreach ([[$again, WaitKind::Flash], [$touched, WaitKind::TouchDry]] as [$waits, $kind]) {
+                $typical = $family->figures()->minutes($kind);
+                if ($waits && $typical !== null && self::dried($at, $line['start'], $typical, $family, $set) < $typical - 1) {
+                    $wrong[] = "{$step->key} comes ".intdiv($line['start'] - $at, 60)." min after a coat that takes {$typical} to be {$kind->value}";
+                }
+            }
+        }
+        // What dries in a cabinet has air of its own.
+        $coats[$piece] = $step->operation === Operation::Cabinet ? [] : $coats[$piece] ?? [];
+        foreach ($step->operation->sprays() && $step->product !== null ? $step->targets : [] as $area) {
+            $coats[$piece][$area] = [$line['end'], $step->product->family];
+        }
+
+        return $wrong;
+    }
+
+    /** Minutes of typical drying from one moment to another, no more than are asked about: each minute counts by its air. */
+    private static function dried(int $from, int $until, int $enough, Family $family, SetOfBuilds $set): float
+    {
+        $room = $set->builds['b0']->roomAt($set->now);
+        $water = $family->figures()->driesBy === DriesBy::Water;
+        $minutes = 0.0;
+        for ($at = $from; $at < $until && $minutes < $enough; $at += 60) {
+            $air = $room->at($at);
+            $temperature = max(0.12, min(4.0, 2 ** ((20 - $air->temperatureC) / 10)));
+            $minutes += 1 / ($temperature * ($water ? 0.5 / (1 - min(0.9, $air->humidity)) : 1));
+        }
+
+        return $minutes;
     }
 
     /**
