@@ -32,23 +32,26 @@ final class ExactTest extends TestCase
     /** Per cent by which it may end later. */
     private const WORST = 3.0;
 
-    /** @return iterable<string, array{list<int>, bool}> */
+    private const CABINET = [1, 3, 4, 5, 6, 7, 9, 11, 13, 14];
+
+    /** @return iterable<string, array{list<int>, bool, bool}> */
     public static function cases(): iterable
     {
         foreach ([[self::SHORT, false], [self::LONG, true]] as [$seeds, $long]) {
             foreach (array_chunk($seeds, 14) as $some) {
-                yield ($long ? 'long ' : 'short ').implode(' ', $some) => [$some, $long];
+                yield ($long ? 'long ' : 'short ').implode(' ', $some) => [$some, $long, false];
             }
         }
+        yield 'with a cabinet '.implode(' ', self::CABINET) => [self::CABINET, false, true];
     }
 
     /** @param  list<int>  $seeds */
     #[DataProvider('cases')]
-    public function test_it_is_the_best_or_near_it(array $seeds, bool $long): void
+    public function test_it_is_the_best_or_near_it(array $seeds, bool $long, bool $cabinet): void
     {
         $gaps = $sizes = [];
         foreach ($seeds as $seed) {
-            $case = Cases::draw($seed, $long);
+            $case = Cases::draw($seed, $long, $cabinet);
             $best = (new Solver($case))->best(self::AT_19);
             self::assertNotNull($best, "seed {$seed} is proven");
             $found = self::found($case);
@@ -64,15 +67,15 @@ final class ExactTest extends TestCase
         self::assertGreaterThanOrEqual($long ? 10 : 0, count(array_filter($sizes, static fn (int $n): bool => $n >= 25)));
     }
 
-    /** @param  array{tasks: list<mixed>, sessions: array<string, list<array{int, int}>>, paints: int, guns: int}  $case */
+    /** @param  array{tasks: list<mixed>, sessions: array<string, list<array{int, int}>>, paints: int, guns: int, cabinet: array<int, int>}  $case */
     private static function found(array $case): Score
     {
         $tasks = Cases::tasks($case);
         $now = self::MONDAY + 60 * self::AT_19;
         $calendar = new Calendar($case['sessions'], new DateTimeZone('UTC'));
         $clock = new WorkClock(Room::reference($now));
-        $hints = (new Search($tasks, $calendar, $clock, $now, new Bench($case['guns'])))->run(new Hints, static fn (): bool => true) ?? new Hints;
-        $timed = (new Dispatcher($tasks, $calendar, $clock, $now, new Bench($case['guns']), $hints->ranks($tasks), $hints->putOffs(array_flip($tasks->keys)), $hints->patient))->run();
+        $hints = (new Search($tasks, $calendar, $clock, $now, new Bench($case['guns'], $case['cabinet'] === [] ? PHP_INT_MAX : 1)))->run(new Hints, static fn (): bool => true) ?? new Hints;
+        $timed = (new Dispatcher($tasks, $calendar, $clock, $now, new Bench($case['guns'], $case['cabinet'] === [] ? PHP_INT_MAX : 1), $hints->ranks($tasks), $hints->putOffs(array_flip($tasks->keys)), $hints->patient))->run();
 
         return Score::of($timed, $tasks, $calendar, $now);
     }
@@ -82,7 +85,7 @@ final class ExactTest extends TestCase
         $case = Cases::draw(4);
         $tasks = Cases::tasks($case);
         $now = self::MONDAY + 60 * self::AT_19;
-        $search = static fn (): Search => new Search($tasks, new Calendar($case['sessions'], new DateTimeZone('UTC')), new WorkClock(Room::reference($now)), $now, new Bench($case['guns']));
+        $search = static fn (): Search => new Search($tasks, new Calendar($case['sessions'], new DateTimeZone('UTC')), new WorkClock(Room::reference($now)), $now, new Bench($case['guns'], $case['cabinet'] === [] ? PHP_INT_MAX : 1));
 
         self::assertNull($search()->run(new Hints, static fn (): bool => false));
         self::assertEquals($search()->run(new Hints, static fn (): bool => true), $search()->run(new Hints, static fn (): bool => true));

@@ -14,22 +14,23 @@ use Random\Randomizer;
  * several builds. Told twice: as plain numbers for the solver, and as tasks for the planner.
  *
  * @phpstan-type Task array{build: int, minutes: int, paint: int, water: int, sitting: int, after: list<int>, arcs: list<array{int, int}>}
- * @phpstan-type Evening array{tasks: list<Task>, sessions: array<string, list<array{int, int}>>, paints: int, guns: int}
+ * @phpstan-type Evening array{tasks: list<Task>, sessions: array<string, list<array{int, int}>>, paints: int, guns: int, cabinet: array<int, int>}
  */
 final class Cases
 {
     /**
      * @param  bool  $long  few pieces with many layers
+     * @param  bool  $cabinet  each layer dries in a cabinet that takes one piece
      * @return Evening
      */
-    public static function draw(int $seed, bool $long = false): array
+    public static function draw(int $seed, bool $long = false, bool $cabinet = false): array
     {
         $random = new Randomizer(new Mt19937($seed));
         $one = static fn (int ...$of): int => $of[$random->getInt(0, count($of) - 1)];
         $pieces = $long ? 2 : $one(2, 2, 3, 3, 4);
         $builds = $one(1, 1, 2, 3);
         $paints = $one(2, 3, 3);
-        $tasks = [];
+        $tasks = $dries = [];
         $add = static function (int $build, int $minutes, int $paint = -1, int $water = 0, int $sitting = -1, array $after = []) use (&$tasks): int {
             $tasks[] = ['build' => $build, 'minutes' => $minutes, 'paint' => $paint, 'water' => $water, 'sitting' => $sitting, 'after' => $after, 'arcs' => []];
 
@@ -57,8 +58,16 @@ final class Cases
                     }
                     $before = $next;
                 }
+                if ($cabinet) {
+                    $in = $add($build, 1, after: [$before]);
+                    $wait($before, $in, 15);
+                    $before = $in;
+                }
                 $at = $add($build, $one(1, 3), after: [$before]);
                 $wait($before, $at, $one(20, 60, 300));
+                if ($cabinet) {
+                    $dries[$before] = $at;
+                }
             }
             $last[$build][] = $at;
         }
@@ -72,7 +81,7 @@ final class Cases
         }
         $evening = [[1140, $one(1200, 1230, 1260)]];
 
-        return ['tasks' => $tasks, 'sessions' => [...array_fill_keys(['mon', 'tue', 'wed', 'thu', 'fri'], $evening), 'sat' => $random->getInt(0, 1) === 1 ? [[600, 720]] : [], 'sun' => []], 'paints' => $paints, 'guns' => $one(1, 1, 2)];
+        return ['tasks' => $tasks, 'sessions' => [...array_fill_keys(['mon', 'tue', 'wed', 'thu', 'fri'], $evening), 'sat' => $random->getInt(0, 1) === 1 ? [[600, 720]] : [], 'sun' => []], 'paints' => $paints, 'guns' => $one(1, 1, 2), 'cabinet' => $dries];
     }
 
     /** @param  Evening  $case */
@@ -94,6 +103,7 @@ final class Cases
             $tasks->arcs[] = array_map(static fn (array $arc): array => [$arc[0], (float) $arc[1], 0, 0, null], $task['arcs']);
             $tasks->unlocks[] = $tasks->shut[] = $tasks->closes[] = $tasks->readies[] = $tasks->shuts[] = $tasks->passes[] = $tasks->air[] = [];
         }
+        $tasks->cabinet = $case['cabinet'];
         foreach ($case['tasks'] as $i => $task) {
             foreach ($task['after'] as $before) {
                 $tasks->unlocks[$before][] = $i;

@@ -26,6 +26,9 @@ final class Solver
 
     private readonly int $guns;
 
+    /** @var array<int, int> what a piece dries for, by the task that puts it into the cabinet: it takes one */
+    private readonly array $cabinet;
+
     /** @var array<int, int> how many tasks each build has */
     private array $of = [];
 
@@ -36,6 +39,7 @@ final class Solver
     {
         $this->tasks = $case['tasks'];
         $this->guns = $case['guns'];
+        $this->cabinet = $case['cabinet'];
         for ($day = 0; $day < 60; $day++) {
             foreach ($case['sessions'][['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'][$day % 7]] as [$from, $until]) {
                 $this->sessions[] = [1440 * $day + $from, 1440 * $day + $until];
@@ -138,6 +142,9 @@ final class Solver
         $paint = $task['paint'];
         $mix = $paint >= 0 && $this->mixes($s, $paint, $s['now']) ? 5 : 0;
         $begin = max($s['now'], $s['free'][$i] - $mix);
+        foreach (isset($this->cabinet[$i]) ? $this->cabinet : [] as $in => $for) {
+            $begin = $s['done'][$in] && ! $s['done'][$for] ? max($begin, $s['free'][$for]) : $begin;
+        }
         $kept = 5 * (count($s['gun']) + ($paint >= 0 && ! isset($s['gun'][$paint]) ? 1 : 0));
         foreach ($this->sessions as [$from, $until]) {
             $begin = max($begin, $from);
