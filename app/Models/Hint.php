@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property int $id
  * @property string $state of all it was found for
- * @property array{order?: list<string>, putOffs?: array<string, string>, patient?: bool} $hints
+ * @property array{order?: list<string>, putOffs?: array<string, string>, loading?: string} $hints
  * @property int $at
  */
 final class Hint extends Model

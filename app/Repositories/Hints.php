@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Repositories;
 
 use AmberStep\Core\Timing\Hints as Found;
+use AmberStep\Core\Timing\Loading;
 use App\Models\Hint;
 
 /** What the search found last. */
@@ -15,6 +16,6 @@ final readonly class Hints
         /** @var Hint|null $row */
         $row = Hint::query()->find(Hint::ONLY);
 
-        return new Found($row->hints['order'] ?? [], $row->hints['putOffs'] ?? [], $row->hints['patient'] ?? false);
+        return new Found($row->hints['order'] ?? [], $row->hints['putOffs'] ?? [], Loading::tryFrom($row->hints['loading'] ?? '') ?? Loading::AsItComes);
     }
 }

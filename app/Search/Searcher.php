@@ -94,7 +94,7 @@ final readonly class Searcher
             if ($this->state() !== $state) {
                 return false;
             }
-            Hint::query()->updateOrCreate(['id' => Hint::ONLY], ['state' => $state, 'hints' => ['order' => $found->order, 'putOffs' => $found->putOffs, 'patient' => $found->patient], 'at' => $now]);
+            Hint::query()->updateOrCreate(['id' => Hint::ONLY], ['state' => $state, 'hints' => ['order' => $found->order, 'putOffs' => $found->putOffs, 'loading' => $found->loading->value], 'at' => $now]);
 
             return true;
         });

@@ -131,7 +131,7 @@ final class Timetable
     {
         $this->rank ??= $this->hints->ranks($this->tasks);
 
-        return (new Dispatcher($this->tasks, $this->calendar, $this->clock(), $this->now, $this->bench, $this->rank, $this->hints->putOffs($this->places), $this->hints->patient, $told))->run();
+        return (new Dispatcher($this->tasks, $this->calendar, $this->clock(), $this->now, $this->bench, $this->rank, $this->hints->putOffs($this->places), $this->hints->loading, $told))->run();
     }
 
     private function score(Timed $timed): Score

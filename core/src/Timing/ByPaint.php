@@ -15,6 +15,9 @@ final class ByPaint
     /** @var array<int, int> tasks of each paint that are left */
     private array $left;
 
+    /** @var array<int, array<int, int>> the same, which */
+    private array $of = [];
+
     /**
      * @param  array<int, int>  $rank
      * @param  Closure(array<int, int>): (int|null)  $first  of tasks by rank the first that may be begun now
@@ -22,10 +25,28 @@ final class ByPaint
     public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly Awake $awake, private readonly InGuns $guns, private readonly array $rank, private readonly Closure $first)
     {
         $this->left = array_count_values($tasks->paint);
+        foreach ($tasks->paint as $i => $paint) {
+            $this->of[$paint][$i] = $i;
+        }
+    }
+
+    /**
+     * @param  array<int, int>  $tasks
+     * @return int coats in one go on one piece count once
+     */
+    private function units(array $tasks): int
+    {
+        $units = [];
+        foreach ($tasks as $i) {
+            $units[$this->tasks->sitting[$i] < 0 ? -2 - $i : $this->tasks->sitting[$i]] = true;
+        }
+
+        return count($units);
     }
 
     public function taken(int $i): void
     {
+        unset($this->of[$this->tasks->paint[$i]][$i]);
         $this->left[$this->tasks->paint[$i]]--;
     }
 
@@ -40,11 +61,18 @@ final class ByPaint
         return $first;
     }
 
-    /** The paint of which most that is left is ready: little of it has to be mixed for again. */
-    public function mostReady(int $at): ?int
+    /**
+     * The paint of which most that is left is ready: little of it has to be mixed for again.
+     *
+     * @param  bool  $whole  only one of which all is ready that is left
+     */
+    public function mostReady(int $at, bool $whole = false): ?int
     {
         $best = $share = null;
         foreach ($this->awake->all as $paint => $ready) {
+            if ($whole && $paint >= 0 && $this->units($ready) < $this->units($this->of[$paint])) {
+                continue;
+            }
             $i = $paint < 0 ? null : $this->firstOf($paint, $at);
             $its = $i === null ? null : [-count($ready) / $this->left[$paint], $this->rank[$i]];
             if ($its !== null && ($share === null || $its < $share)) {

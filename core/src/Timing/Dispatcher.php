@@ -17,6 +17,9 @@ final class Dispatcher
     /** A chance that closes within this many seconds is taken before anything else. */
     public const CLOSING_SOON = 3 * 3600;
 
+    /** Seconds of idle hands after which no paint is held back until all is ready for it. */
+    private const IDLE = 3 * 3600;
+
     private Hands $hands;
 
     /** The moment that is looked at; the hands may be free since long before. */
@@ -34,15 +37,18 @@ final class Dispatcher
 
     private ByPaint $paints;
 
+    /** Whatever paint is ready is loaded: hands were idle for long enough. */
+    private bool $gaveUp = false;
+
     /** @var array<int, list<int>> tasks that wait for one, put off until it is done */
     private array $behind = [];
 
     /**
      * @param  array<int, int>  $rank  of each task, all different: the lowest goes first
      * @param  array<int, int>  $putOff  the task another is put off for, by task
-     * @param  bool  $patient  while one paint flashes no other is loaded
+     * @param  Loading  $loading  when a paint is put into a gun
      */
-    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly WorkClock $clock, private readonly int $now, private readonly Bench $bench, private readonly array $rank, private readonly array $putOff = [], private readonly bool $patient = false, private readonly ?Told $told = null)
+    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly WorkClock $clock, private readonly int $now, private readonly Bench $bench, private readonly array $rank, private readonly array $putOff = [], private readonly Loading $loading = Loading::AsItComes, private readonly ?Told $told = null)
     {
     }
 
@@ -71,12 +77,19 @@ final class Dispatcher
             $this->awake->wake($this->at);
             $i = $this->next();
             if ($i === null) {
+                // What is held is let go once the hands have been idle for so long.
+                if ($this->loading === Loading::Whole && ! $this->gaveUp && $this->at - $this->hands->now > self::IDLE) {
+                    $this->gaveUp = true;
+
+                    continue;
+                }
                 if (! $this->wait()) {
                     break;
                 }
 
                 continue;
             }
+            $this->gaveUp = false;
             $this->awake->done($i);
             $fresh = $this->hands->take($i, $this->at);
             $this->promised?->taken($i, $this->hands->start[$i]);
@@ -121,7 +134,7 @@ final class Dispatcher
     /** @return int|null the task that is begun now; null where none may be */
     private function choose(): ?int
     {
-        return $this->closing() ?? $this->paints->inTheGun($this->at) ?? $this->inTheWater() ?? $this->first($this->hands->goesOn($this->awake, $this->rank, $this->at, $this->patient)) ?? $this->first($this->awake->of(-1)) ?? ($this->hands->areGunsWaiting($this->at, $this->patient) ? null : $this->paints->mostReady($this->at));
+        return $this->closing() ?? $this->paints->inTheGun($this->at) ?? $this->inTheWater() ?? $this->first($this->hands->goesOn($this->awake, $this->rank, $this->at, $this->loading !== Loading::AsItComes)) ?? $this->first($this->awake->of(-1)) ?? ($this->hands->areGunsWaiting($this->at, $this->loading !== Loading::AsItComes) ? null : $this->paints->mostReady($this->at, $this->loading === Loading::Whole && ! $this->gaveUp));
     }
 
     private function closing(): ?int

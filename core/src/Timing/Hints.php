@@ -10,9 +10,9 @@ final readonly class Hints
     /**
      * @param  list<string>  $order  keys of tasks, what goes first before
      * @param  array<string, string>  $putOffs  key of the task another is put off for, by its own key
-     * @param  bool  $patient  while one paint flashes no other is loaded
+     * @param  Loading  $loading  when a paint is put into a gun
      */
-    public function __construct(public array $order = [], public array $putOffs = [], public bool $patient = false)
+    public function __construct(public array $order = [], public array $putOffs = [], public Loading $loading = Loading::AsItComes)
     {
     }
 

@@ -36,7 +36,7 @@ final readonly class Orders
 
     /**
      * @param  list<int>  $order  to begin with
-     * @return array{array<int, int>, array<int, int>, bool}|null ranks, put-offs and patience that keep to a better order; null where none was found
+     * @return array{array<int, int>, array<int, int>, Loading}|null ranks, put-offs and loading that keep to a better order; null where none was found
      */
     public function better(array $order): ?array
     {
@@ -108,7 +108,7 @@ final readonly class Orders
      * Each task waits for the one before it.
      *
      * @param  list<int>  $order
-     * @return array{array<int, int>, array<int, int>, bool}
+     * @return array{array<int, int>, array<int, int>, Loading}
      */
     private function kept(array $order): array
     {
@@ -120,6 +120,6 @@ final readonly class Orders
             }
         }
 
-        return [$rank, $putOff, false];
+        return [$rank, $putOff, Loading::AsItComes];
     }
 }

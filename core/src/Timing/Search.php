@@ -58,13 +58,14 @@ final class Search
         if ($this->tasks->count() === 0) {
             return new Hints;
         }
-        $calm = $this->trial($before->ranks($this->tasks), $before->putOffs(array_flip($this->tasks->keys)), $before->patient) ?? $this->trial(array_keys($this->tasks->keys), [], false) ?? throw new \LogicException('the order of the plan leads to its end');
+        $calm = $this->trial($before->ranks($this->tasks), $before->putOffs(array_flip($this->tasks->keys)), $before->loading) ?? $this->trial(array_keys($this->tasks->keys), [], Loading::AsItComes) ?? throw new \LogicException('the order of the plan leads to its end');
         $watch = new Calm($this->calendar, $calm);
         $this->best = $calm;
         $still = $calm;
         foreach ((new StartLists($this->tasks, $this->calendar))->ranks() as $rank) {
-            $still = $this->keep($this->trial($rank, [], false), $watch, $still);
-            $still = $this->keep($this->trial($rank, [], true), $watch, $still);
+            foreach (Loading::cases() as $loading) {
+                $still = $this->keep($this->trial($rank, [], $loading), $watch, $still);
+            }
         }
         $trials = $this->trials ?? max(self::LEAST, min(self::MOST, intdiv(self::EFFORT, $this->tasks->count())));
         $from = $this->best;
@@ -119,7 +120,7 @@ final class Search
             default => $rank = $this->moves->forward($from, $rank),
         };
 
-        return $this->trial($rank, $putOff, $from->patient);
+        return $this->trial($rank, $putOff, $from->loading);
     }
 
     /**
@@ -127,10 +128,10 @@ final class Search
      * @param  array<int, int>  $putOff
      * @return Trial|null null where what is put off never comes
      */
-    private function trial(array $rank, array $putOff, bool $patient): ?Trial
+    private function trial(array $rank, array $putOff, Loading $loading): ?Trial
     {
-        $timed = (new Dispatcher($this->tasks, $this->calendar, $this->clock, $this->now, $this->bench, $rank, $putOff, $patient))->run();
+        $timed = (new Dispatcher($this->tasks, $this->calendar, $this->clock, $this->now, $this->bench, $rank, $putOff, $loading))->run();
 
-        return count($timed->order) < $this->tasks->count() ? null : new Trial($rank, $putOff, $patient, $timed, Score::of($timed, $this->tasks, $this->calendar, $this->now));
+        return count($timed->order) < $this->tasks->count() ? null : new Trial($rank, $putOff, $loading, $timed, Score::of($timed, $this->tasks, $this->calendar, $this->now));
     }
 }

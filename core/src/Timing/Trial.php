@@ -11,7 +11,7 @@ final readonly class Trial
      * @param  array<int, int>  $rank
      * @param  array<int, int>  $putOff
      */
-    public function __construct(public array $rank, public array $putOff, public bool $patient, public Timed $timed, public Score $score)
+    public function __construct(public array $rank, public array $putOff, public Loading $loading, public Timed $timed, public Score $score)
     {
     }
 
@@ -49,6 +49,6 @@ final readonly class Trial
             $putOffs[$tasks->keys[$task]] = $tasks->keys[$for];
         }
 
-        return new Hints(array_map(static fn (int $i): string => $tasks->keys[$i], $this->timed->order), $putOffs, $this->patient);
+        return new Hints(array_map(static fn (int $i): string => $tasks->keys[$i], $this->timed->order), $putOffs, $this->loading);
     }
 }

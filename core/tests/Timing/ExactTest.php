@@ -27,18 +27,21 @@ final class ExactTest extends TestCase
 
     private const SHORT = [1, 3, 4, 5, 6, 7, 9, 10, 11, 12, 13, 14, 16, 18, 19, 20, 21, 23, 28, 29, 30, 31, 32, 33, 34, 35, 36, 37];
 
+    /** Of those, proven against ways too in which an evening is ended on purpose before its time. */
+    private const IDLES = [3, 4, 5, 7, 9, 11, 14, 19, 29, 31];
+
     private const LONG = [1, 2, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15];
 
     /** Per cent by which it may end later. */
     private const WORST = 3.0;
 
-    private const CABINET = [1, 3, 4, 5, 6, 7, 9, 11, 13, 14];
+    private const CABINET = [1, 3, 4, 5, 6, 7, 9, 11, 14];
 
     /** @return iterable<string, array{list<int>, bool, bool}> */
     public static function cases(): iterable
     {
         foreach ([[self::SHORT, false], [self::LONG, true]] as [$seeds, $long]) {
-            foreach (array_chunk($seeds, 14) as $some) {
+            foreach (array_chunk($seeds, 7) as $some) {
                 yield ($long ? 'long ' : 'short ').implode(' ', $some) => [$some, $long, false];
             }
         }
@@ -52,12 +55,17 @@ final class ExactTest extends TestCase
         $gaps = $sizes = [];
         foreach ($seeds as $seed) {
             $case = Cases::draw($seed, $long, $cabinet);
-            $best = (new Solver($case))->best(self::AT_19);
+            $idles = ! $long && in_array($seed, self::IDLES, true);
+            $best = (new Solver($case, $idles))->best(self::AT_19);
             self::assertNotNull($best, "seed {$seed} is proven");
             $found = self::found($case);
-            self::assertSame($best[0], intdiv($found->gun, 60), "seed {$seed}: minutes at the guns");
-            self::assertGreaterThanOrEqual($best[1], $found->finishes / 60, "seed {$seed}: nobody does better than the best");
-            $gaps[] = 100 * ($found->finishes / 60 / $best[1] - 1);
+            // To be idle on purpose may save a rinse: where the solver does not try it, the planner may do better.
+            $saved = $best[0] - intdiv($found->gun, 60);
+            self::assertThat($saved, $idles ? self::equalTo(0) : self::greaterThanOrEqual(0), "seed {$seed}: minutes at the guns");
+            if ($saved === 0) {
+                self::assertGreaterThanOrEqual($best[1], $found->finishes / 60, "seed {$seed}: nobody does better than the best");
+            }
+            $gaps[] = $saved > 0 ? 0.0 : 100 * ($found->finishes / 60 / $best[1] - 1);
             $sizes[] = count($case['tasks']);
         }
         sort($gaps);
@@ -75,7 +83,7 @@ final class ExactTest extends TestCase
         $calendar = new Calendar($case['sessions'], new DateTimeZone('UTC'));
         $clock = new WorkClock(Room::reference($now));
         $hints = (new Search($tasks, $calendar, $clock, $now, new Bench($case['guns'], $case['cabinet'] === [] ? PHP_INT_MAX : 1)))->run(new Hints, static fn (): bool => true) ?? new Hints;
-        $timed = (new Dispatcher($tasks, $calendar, $clock, $now, new Bench($case['guns'], $case['cabinet'] === [] ? PHP_INT_MAX : 1), $hints->ranks($tasks), $hints->putOffs(array_flip($tasks->keys)), $hints->patient))->run();
+        $timed = (new Dispatcher($tasks, $calendar, $clock, $now, new Bench($case['guns'], $case['cabinet'] === [] ? PHP_INT_MAX : 1), $hints->ranks($tasks), $hints->putOffs(array_flip($tasks->keys)), $hints->loading))->run();
 
         return Score::of($timed, $tasks, $calendar, $now);
     }

@@ -34,8 +34,11 @@ final class Solver
 
     private int $longest = 0;
 
-    /** @param  Evening  $case */
-    public function __construct(array $case)
+    /**
+     * @param  Evening  $case
+     * @param  bool  $idles  ways are tried too in which an evening is ended before its time
+     */
+    public function __construct(array $case, private readonly bool $idles = false)
     {
         $this->tasks = $case['tasks'];
         $this->guns = $case['guns'];
@@ -56,11 +59,11 @@ final class Solver
     {
         $all = count($this->tasks);
 
-        return $this->from(['done' => array_fill(0, $all, false), 'now' => $now, 'gun' => [], 'cup' => [], 'free' => array_fill(0, $all, 0), 'water' => -1], $all);
+        return $this->from(['done' => array_fill(0, $all, false), 'now' => $now, 'gun' => [], 'cup' => [], 'free' => array_fill(0, $all, 0), 'water' => -1, 'idle' => false], $all);
     }
 
     /**
-     * @param  array{done: list<bool>, now: int, gun: array<int, int>, cup: array<int, int>, free: list<int>, water: int}  $s
+     * @param  array{done: list<bool>, now: int, gun: array<int, int>, cup: array<int, int>, free: list<int>, water: int, idle: bool}  $s
      * @return array{int, int}|null
      */
     private function from(array $s, int $left): ?array
@@ -87,12 +90,22 @@ final class Solver
             $best = $best === null || $value < $best ? $value : $best;
         }
 
+        // Nothing is begun any more this evening, on purpose.
+        $idle = ! $this->idles || $s['idle'] ? null : $this->next($s['now']);
+        if ($idle !== null) {
+            $rest = $this->from([...$s, 'now' => $idle, 'idle' => true, 'water' => -1], $left);
+            if ($rest === null) {
+                return null;
+            }
+            $best = $best === null || $rest < $best ? $rest : $best;
+        }
+
         return $this->known[$key] = $best ?? [0, 0];
     }
 
     /**
-     * @param  array{done: list<bool>, now: int, gun: array<int, int>, cup: array<int, int>, free: list<int>, water: int}  $s
-     * @return array{array{done: list<bool>, now: int, gun: array<int, int>, cup: array<int, int>, free: list<int>, water: int}, int} what comes of a task, and the minutes at the guns before it
+     * @param  array{done: list<bool>, now: int, gun: array<int, int>, cup: array<int, int>, free: list<int>, water: int, idle: bool}  $s
+     * @return array{array{done: list<bool>, now: int, gun: array<int, int>, cup: array<int, int>, free: list<int>, water: int, idle: bool}, int} what comes of a task, and the minutes at the guns before it
      */
     private function after(array $s, int $i): array
     {
@@ -124,6 +137,7 @@ final class Solver
         $end = $begin + $task['minutes'] - ($begin === $s['water'] ? $task['water'] : 0);
         $s['now'] = $end;
         $s['done'][$i] = true;
+        $s['idle'] = false;
         $s['water'] = $task['water'] > 0 ? $end : -1;
         if ($paint >= 0) {
             $s['gun'][$paint] = $end;
@@ -135,7 +149,7 @@ final class Solver
         return [$s, $cost];
     }
 
-    /** @param  array{done: list<bool>, now: int, gun: array<int, int>, cup: array<int, int>, free: list<int>, water: int}  $s */
+    /** @param  array{done: list<bool>, now: int, gun: array<int, int>, cup: array<int, int>, free: list<int>, water: int, idle: bool}  $s */
     private function begin(array $s, int $i): int
     {
         $task = $this->tasks[$i];
@@ -158,7 +172,7 @@ final class Solver
         return $begin;
     }
 
-    /** @param  array{done: list<bool>, now: int, gun: array<int, int>, cup: array<int, int>, free: list<int>, water: int}  $s */
+    /** @param  array{done: list<bool>, now: int, gun: array<int, int>, cup: array<int, int>, free: list<int>, water: int, idle: bool}  $s */
     private function mixes(array $s, int $paint, int $at): bool
     {
         $inGun = isset($s['gun'][$paint]) && $at - $s['gun'][$paint] < 30;
@@ -169,7 +183,7 @@ final class Solver
     /**
      * Minutes a session has to have: a sitting whole, and what is left of others that are begun.
      *
-     * @param  array{done: list<bool>, now: int, gun: array<int, int>, cup: array<int, int>, free: list<int>, water: int}  $s
+     * @param  array{done: list<bool>, now: int, gun: array<int, int>, cup: array<int, int>, free: list<int>, water: int, idle: bool}  $s
      */
     private function sits(array $s, int $i, int $at, int $takes): int
     {
@@ -199,6 +213,18 @@ final class Solver
         return $takes + $rest <= $this->longest ? $takes + $rest : $takes;
     }
 
+    /** When the next session begins. */
+    private function next(int $now): ?int
+    {
+        foreach ($this->sessions as [$from]) {
+            if ($from > $now) {
+                return $from;
+            }
+        }
+
+        return null;
+    }
+
     /** Minutes of sessions up to a moment. */
     private function worked(int $until): int
     {
@@ -210,7 +236,7 @@ final class Solver
         return $minutes;
     }
 
-    /** @param  array{done: list<bool>, now: int, gun: array<int, int>, cup: array<int, int>, free: list<int>, water: int}  $s */
+    /** @param  array{done: list<bool>, now: int, gun: array<int, int>, cup: array<int, int>, free: list<int>, water: int, idle: bool}  $s */
     private function key(array $s): string
     {
         ksort($s['gun']);
@@ -225,6 +251,6 @@ final class Solver
             $free .= $s['done'][$i] || $until <= $s['now'] ? '' : "{$i}:{$until},";
         }
 
-        return implode('', array_map(intval(...), $s['done']))."|{$s['now']}|{$guns}|{$cups}|{$free}|".($s['water'] === $s['now'] ? 1 : 0);
+        return implode('', array_map(intval(...), $s['done']))."|{$s['now']}|{$guns}|{$cups}|{$free}|".($s['water'] === $s['now'] ? 1 : 0).($s['idle'] ? 1 : 0);
     }
 }
