@@ -6,7 +6,9 @@ namespace AmberStep\Core\Tests\Timing;
 
 use AmberStep\Core\Plan\Compiler;
 use AmberStep\Core\Plan\Neighbour;
+use AmberStep\Core\Plan\Problem;
 use AmberStep\Core\Plan\Thread;
+use AmberStep\Core\Step\StepEvent;
 use AmberStep\Core\Tests\Support\SetOfBuilds;
 use AmberStep\Core\Timing\Bench;
 use AmberStep\Core\Timing\Dispatcher;
@@ -41,5 +43,34 @@ final class TasksTest extends TestCase
         self::assertSame(array_sum(array_map(static fn (Tasks $t): int => array_sum($t->open), $tasks)), array_sum($all->open));
         $ids = array_map(static fn ($p): string => $p->id, $all->paints);
         self::assertSame(array_values(array_unique($ids)), array_values($ids));
+    }
+
+    public function test_a_log_delivered_in_another_order_gives_the_same_tasks_and_so_the_same_hints(): void
+    {
+        $worked = 0;
+        foreach (range(1, 12) as $seed) {
+            $set = new SetOfBuilds($seed);
+            foreach ($set->plans()->byBuild as $build => $plan) {
+                foreach (array_slice($plan->byTime(), 0, 8) as $i => $planned) {
+                    $set->builds[$build]->events[] = StepEvent::of($planned->step, sprintf('01F0000000%016d', 10 + $i), $planned->endEpoch, $planned->endEpoch);
+                    $set->now = max($set->now, $planned->endEpoch);
+                }
+            }
+            $tasks = self::told($set);
+            foreach ($set->builds as $build) {
+                $worked += count($build->events);
+                $build->events = array_reverse($build->events);
+            }
+
+            self::assertEquals($tasks, self::told($set), "set {$seed}");
+        }
+        self::assertGreaterThan(100, $worked);
+    }
+
+    private static function told(SetOfBuilds $set): Tasks
+    {
+        $problems = $set->problems();
+
+        return Tasks::joined(array_map(static fn (Problem $p, string $id): Tasks => Neighbour::of(new Thread($p, Compiler::ofTheTrade()->rules), $id)->tasks, $problems, array_keys($problems)));
     }
 }
