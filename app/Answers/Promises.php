@@ -23,6 +23,8 @@ final class Promises
     /** It is about all builds. */
     private const BENCH = 'bench';
 
+    private const A_DAY = 86400;
+
     /** Seconds after which nobody remembers what was told. */
     private const FORGOTTEN = 14 * 86400;
 
@@ -57,7 +59,12 @@ final class Promises
         if ($last !== null && $last['says'] !== $says) {
             $this->write(self::before($last['says']), $last);
         }
-        $this->write(self::FILE, ['at' => $this->clock->epoch(), 'rests' => $rests, 'says' => $says, 'hints' => self::mark($hints), 'begins' => $promise->begins, 'lets' => $promise->lets, 'sessions' => $promise->sessions]);
+        // What was done since is kept for a day: taken back, it has its place again.
+        $done = array_diff_key(array_filter($last['begins'] ?? [], fn (int $begin): bool => $begin > $this->clock->epoch() - self::A_DAY), $promise->begins);
+        $this->write(self::FILE, [
+            'at' => $this->clock->epoch(), 'rests' => $rests, 'says' => $says, 'hints' => self::mark($hints),
+            'begins' => $done + $promise->begins, 'lets' => $promise->lets + array_intersect_key($last['lets'] ?? [], $done), 'sessions' => $promise->sessions,
+        ]);
     }
 
     /** @return array{at: int, rests: string, says: string, hints: string, begins: array<string, int>, lets: array<string, int>, sessions: list<int>}|null */

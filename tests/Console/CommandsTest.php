@@ -119,7 +119,7 @@ final class CommandsTest extends AppTestCase
         self::assertSame(0, $code);
         self::assertStringContainsString('The file holds no readings: planned for 20 °C and 50 % RH.', $out);
         self::assertStringContainsString('Spray sea grey, first mist coat', $out);
-        self::assertMatchesRegularExpression('/Rinse Linnet Sea Grey out of the gun: Gun\n(.*\n)*?Wed \d\d:\d\d +Stir and mix .+: Cup\nWed \d\d:\d\d +Spray gloss, first light coat: Port float/', $out, 'the gun and the cup have their time');
+        self::assertMatchesRegularExpression('/Rinse Linnet Sea Grey out of the gun: Gun\n(.*\n)*?Thu \d\d:\d\d +Stir and mix .+: Cup\nThu \d\d:\d\d +Spray gloss, first light coat: Port float/', $out, 'the gun and the cup have their time');
     }
 
     public function test_check_ends_with_one_when_a_stop_is_open(): void

@@ -7,6 +7,9 @@ namespace AmberStep\Core\Timing;
 /** Sittings while tasks are timed: what is begun in one go is ended in it, and time is kept for that. */
 final class Sitting
 {
+    /** Seconds for which a sitting waits for what belongs to it: what the user put off for longer is done for itself. */
+    private const WAITS = 7 * 86400;
+
     /** @var array<int, true> tasks that are left of sittings that are begun */
     public array $left = [];
 
@@ -68,9 +71,8 @@ final class Sitting
         }
         $from = $begin;
         foreach ($this->of[$sitting] as $member) {
-            if ($member !== $i && $this->held->open[$member] === 0) {
-                $from = max($from, $this->held->letsFrom($member, $begin));
-            }
+            $lets = $member !== $i && $this->held->open[$member] === 0 ? $this->held->letsFrom($member, $begin) : $begin;
+            $from = $lets - $begin > self::WAITS ? $from : max($from, $lets);
         }
 
         return $from;
