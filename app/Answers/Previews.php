@@ -21,11 +21,12 @@ final readonly class Previews
     {
     }
 
-    public function plan(LoadedBuild $build): Plan
+    /** @param  bool  $anew  with a kit that is not kept: the plan is made anew, as it will be then */
+    public function plan(LoadedBuild $build, bool $anew = false): Plan
     {
         $now = $this->clock->epoch();
         $problem = Problem::of($build->kit, $this->settings->house()->with($build->kit->house), $this->shelf->shelf(), $build->events(), $this->rooms->room($now), $now, $this->experience->all(), Compiler::ofTheTrade()->rules);
 
-        return $this->together->plan($build, $problem, $this->marks->ofBuilds(), $this->together->session(null))->plan;
+        return $this->together->plan($build, $problem, $this->marks->ofBuilds(), $this->together->session(null), $anew)->plan;
     }
 }

@@ -10,8 +10,8 @@ use AmberStep\Core\Timing\Promise;
 use App\Clock\BenchClock;
 
 /**
- * What the hands were told last, kept beside the answers: the next plan keeps to it (handbook 10, calm). Kits, week and guns
- * changed and changed back, what was told before the change counts again. Where all is lost the plan is made from the start lists.
+ * What the hands were told last, kept beside the answers: the next plan keeps to it (handbook 10, calm). With a kit, the week or
+ * the guns changed it is made anew; changed back, what was told before counts again. Where all is lost the plan is made from the start lists.
  */
 final class Promises
 {
@@ -40,7 +40,7 @@ final class Promises
         if ($said !== null && $said['rests'] !== $this->marks->ofKits()) {
             $says = $this->marks->ofWhatKitsSay();
             $was = $this->read(self::before($says));
-            $said = $was !== null && $was['says'] === $says ? $was : $said;
+            $said = $was !== null && $was['says'] === $says ? $was : null;
         }
         if ($said === null || $said['at'] > $now || $now - $said['at'] > self::FORGOTTEN) {
             return new Promise;

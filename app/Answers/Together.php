@@ -29,8 +29,9 @@ final readonly class Together
     /**
      * @param  array<string, string>  $marks  of the builds in hand, in the user's order; one that is put away is planned by itself
      * @param  array{int, int}|null  $session  when somebody came to the bench, and for how many minutes
+     * @param  bool  $anew  the kit is not the one the hands were told of
      */
-    public function plan(LoadedBuild $loaded, Problem $problem, array $marks, ?array $session): Shared
+    public function plan(LoadedBuild $loaded, Problem $problem, array $marks, ?array $session, bool $anew = false): Shared
     {
         $calendar = $this->settings->calendar($loaded->kit->zone);
         $others = isset($marks[$loaded->id]) ? $this->neighbours->of($marks, $loaded->id) : [];
@@ -48,7 +49,7 @@ final readonly class Together
         $builds[$loaded->id] ??= $problem;
         $hints = $this->hints->now();
         $calendar = $session === null ? $calendar : $calendar->atBench(...$session);
-        $promise = isset($marks[$loaded->id]) ? $this->promises->now($hints, $calendar) : new Promise;
+        $promise = isset($marks[$loaded->id]) && ! $anew ? $this->promises->now($hints, $calendar) : new Promise;
         $plans = Compiler::ofTheTrade()->plans($builds, $calendar, $problem->context->nowEpoch, $this->workshop->bench(), $hints, $promise);
 
         return new Shared($plans->byBuild[$loaded->id], $plans, $others);

@@ -28,7 +28,7 @@ final readonly class ChangeController
         $loaded = $this->load($build);
         $edits = Edit::listFrom($request->json()->all()['edits'] ?? null);
 
-        return $this->answer->json(['preview' => PreviewPresenter::of($this->previews->plan($loaded), $this->previews->plan($loaded->with($loaded->kit->apply($edits))))]);
+        return $this->answer->json(['preview' => PreviewPresenter::of($this->previews->plan($loaded), $this->previews->plan($loaded->with($loaded->kit->apply($edits)), anew: true))]);
     }
 
     public function store(Request $request, string $build): JsonResponse

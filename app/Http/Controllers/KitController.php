@@ -75,7 +75,7 @@ final readonly class KitController
         $edits = KitDiff::edits($loaded->kit, $reading->kit);
         // Read at every key, planned when the hands rest: a plan costs more than all the rest.
         $wanted = ($request->json()->all()['plan'] ?? false) === true;
-        $plan = $edits === [] || ! $wanted ? null : $previews->plan($loaded->with($reading->kit));
+        $plan = $edits === [] || ! $wanted ? null : $previews->plan($loaded->with($reading->kit), anew: true);
 
         return $this->answer->json(ReadingPresenter::of($reading, $edits, $plan));
     }
