@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Answers;
 
+use AmberStep\Core\Log\Event;
+use AmberStep\Core\Plan\Checkpoint;
 use AmberStep\Core\Plan\Compiler;
 use AmberStep\Core\Plan\Problem;
 use App\Clock\BenchClock;
@@ -40,16 +42,29 @@ final readonly class Problems
         if ($loaded === null) {
             return null;
         }
-        $now = $this->clock->epoch();
         $number = $this->events->last($build);
         $fold = static fn (): string => Marks::ofFold($mark, $loaded->kit);
         [$from, $events] = $this->checkpoints->from($build, $fold);
         $every = Checkpoints::every(count($events));
-        $problem = Problem::of($loaded->kit, $this->settings->house()->with($loaded->kit->house), $this->shelf->shelf(), $events, $this->rooms->room($now), $now, $this->experience->all(), Compiler::ofTheTrade()->rules, $from, $every);
+        $problem = $this->posed($loaded, $events, $from, $every);
         if ($every > 0) {
             $this->checkpoints->keep($build, $fold(), $problem->checkpoints, $number);
         }
 
         return [$loaded, $problem];
+    }
+
+    /** From its whole log: of a kit that is not kept, or of all builds at once. */
+    public function whole(LoadedBuild $build): Problem
+    {
+        return $this->posed($build, $build->events(), null, 0);
+    }
+
+    /** @param  list<Event>  $events  after the checkpoint */
+    private function posed(LoadedBuild $build, array $events, ?Checkpoint $from, int $every): Problem
+    {
+        $now = $this->clock->epoch();
+
+        return Problem::of($build->kit, $this->settings->house()->with($build->kit->house), $this->shelf->shelf(), $events, $this->rooms->room($now), $now, $this->experience->all(), Compiler::ofTheTrade()->rules, $from, $every);
     }
 }

@@ -8,7 +8,7 @@ use AmberStep\Core\Plan\Plans;
 use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Timing\Hints as Found;
 use AmberStep\Core\Work\Operation;
-use App\Build\AllBuilds;
+use App\Answers\AllBuilds;
 use App\Models\Hint;
 use App\Repositories\Hints;
 use App\Search\Searcher;

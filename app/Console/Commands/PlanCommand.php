@@ -8,7 +8,7 @@ use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Telling\Words;
-use App\Build\AllBuilds;
+use App\Answers\AllBuilds;
 use App\Clock\BenchClock;
 use App\Http\Presenters\PlanPresenter;
 use App\Http\Presenters\TimetablePresenter;

@@ -2,32 +2,29 @@
 
 declare(strict_types=1);
 
-namespace App\Build;
+namespace App\Answers;
 
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Plan\Compiler;
 use AmberStep\Core\Plan\Plans;
-use AmberStep\Core\Plan\Problem;
 use AmberStep\Core\Timing\Hints as Found;
+use AmberStep\Core\Timing\Promise;
 use App\Clock\BenchClock;
 use App\Clock\BenchZone;
 use App\Repositories\BuildRepository;
-use App\Repositories\ExperienceRepository;
 use App\Repositories\Hints;
 use App\Repositories\Settings;
-use App\Repositories\ShelfRepository;
 use App\Repositories\Workshop;
-use App\Room\RoomSource;
 
 /** All builds in hand in one timetable, every rule of each asked. */
 final readonly class AllBuilds
 {
-    public function __construct(private BuildRepository $builds, private ShelfRepository $shelf, private ExperienceRepository $experience, private RoomSource $rooms, private Settings $settings, private Workshop $workshop, private Hints $hints, private BenchClock $clock)
+    public function __construct(private BuildRepository $builds, private Problems $problems, private Promises $promises, private Settings $settings, private Workshop $workshop, private Hints $hints, private BenchClock $clock)
     {
     }
 
     /**
-     * @param  Found|null  $hints  null: what the search found last
+     * @param  Found|null  $hints  null: what the search found last, and what the hands were told
      * @return Plans by build, in the user's order
      *
      * @throws BadDocument where there is no build in hand
@@ -35,15 +32,17 @@ final readonly class AllBuilds
     public function all(?Found $hints = null): Plans
     {
         $now = $this->clock->epoch();
-        $rules = Compiler::ofTheTrade();
         $problems = [];
         foreach ($this->builds->all() as $build) {
-            $problems[$build->id] = Problem::of($build->kit, $this->settings->house()->with($build->kit->house), $this->shelf->shelf(), $build->events(), $this->rooms->room($now), $now, $this->experience->all(), $rules->rules);
+            $problems[$build->id] = $this->problems->whole($build);
         }
         if ($problems === []) {
             throw BadDocument::at('--all', 'finds no build in hand', 'bring one in, or take one back in hand');
         }
 
-        return $rules->plans($problems, $this->settings->calendar(BenchZone::zone()), $now, $this->workshop->bench(), $hints ?? $this->hints->now());
+        $calendar = $this->settings->calendar(BenchZone::zone());
+        $found = $hints ?? $this->hints->now();
+
+        return Compiler::ofTheTrade()->plans($problems, $calendar, $now, $this->workshop->bench(), $found, $hints === null ? $this->promises->now($found, $calendar) : new Promise);
     }
 }
