@@ -17,8 +17,6 @@ use App\Repositories\EventRepository;
  */
 final readonly class Checkpoints
 {
-    private const MOST = 6;
-
     public function __construct(private Store $store, private EventRepository $events)
     {
     }
@@ -57,15 +55,15 @@ final readonly class Checkpoints
     public function keep(string $build, string $mark, array $made, int $number): void
     {
         $known = $this->list($build, $mark);
-        foreach (array_slice($made, -self::MOST) as $checkpoint) {
+        foreach (array_slice($made, -Replay::KEPT) as $checkpoint) {
             $name = 'checkpoint-'.bin2hex(random_bytes(6));
             $this->store->write($this->store->path($build, $name), serialize($checkpoint->toArray()));
             $known[] = [$name, $number];
         }
-        foreach (array_slice($known, 0, -self::MOST) as [$name]) {
+        foreach (array_slice($known, 0, -Replay::KEPT) as [$name]) {
             @unlink($this->store->path($build, $name));
         }
-        $this->store->write($this->store->path($build, 'checkpoints'), json_encode([$mark, array_slice($known, -self::MOST)], JSON_THROW_ON_ERROR));
+        $this->store->write($this->store->path($build, 'checkpoints'), json_encode([$mark, array_slice($known, -Replay::KEPT)], JSON_THROW_ON_ERROR));
     }
 
     /** Whether so much came in since the last one that another is worth its while. */

@@ -8,6 +8,7 @@ use AmberStep\Core\Drying\WorkClock;
 use AmberStep\Core\Plan\Compiler;
 use AmberStep\Core\Plan\Timetable;
 use AmberStep\Core\Timing\Hints as Found;
+use AmberStep\Core\Timing\Joined;
 use AmberStep\Core\Timing\Score;
 use AmberStep\Core\Timing\Search;
 use AmberStep\Core\Timing\Tasks;
@@ -66,7 +67,8 @@ final readonly class Searcher
         }
         $calendar = $this->settings->calendar(BenchZone::zone());
         $before = $this->hints->now();
-        $found = (new Search(Tasks::joined(array_values($tasks)), $calendar, new WorkClock($this->rooms->room($now)), $now, $this->workshop->bench()))->run($before, $goesOn);
+        $bench = $this->workshop->bench();
+        $found = (new Search(Joined::of(array_values($tasks)), $calendar, new WorkClock($this->rooms->room($now)), $now, $bench))->run($before, $goesOn);
         if ($found === null) {
             return null;
         }
@@ -77,9 +79,9 @@ final readonly class Searcher
                 $problems[$build] = $problem;
             }
         }
-        $full = fn (Found $hints): Timetable => new Timetable($problems, Compiler::ofTheTrade()->rules, $calendar, $now, $this->workshop->bench(), $hints);
+        $full = static fn (Found $hints): Timetable => new Timetable($problems, Compiler::ofTheTrade()->rules, $calendar, $now, $bench, $hints);
         [$with, $without] = [$full($found), $full($before)];
-        $score = static fn (Timetable $t): Score => Score::of($t->timed, $t->tasks, $calendar, $now);
+        $score = static fn (Timetable $t): Score => Score::of($t->timed, $t->tasks, $calendar, $now, $bench->due);
         $better = $score($with)->isBetterThan($score($without));
         if (! $this->keep($state, $better ? $found : $before, $now)) {
             return null;

@@ -20,6 +20,7 @@ use AmberStep\Core\Timing\Dispatcher;
 use AmberStep\Core\Timing\Hints;
 use AmberStep\Core\Timing\Search;
 use AmberStep\Core\Timing\Sequence;
+use AmberStep\Core\Timing\Joined;
 use AmberStep\Core\Timing\Tasks;
 use Tests\Support\LargeBuild;
 use Tests\Support\Server;
@@ -34,7 +35,7 @@ foreach ([22, 20, 20, 18, 16] as $i => $areas) {
     $room = new Room([], $now, new DailyCycle(14, 22, 0.45, 0.8, $build->zone));
     $problems["b{$i}"] = Problem::of($build->kit, new HouseRules, $build->shelf, $build->events, $room, $now, new Experience, $rules);
 }
-$tasks = Tasks::joined(array_map(static fn (Problem $p, string $id): Tasks => Neighbour::of(new Thread($p, $rules), $id)->tasks, $problems, array_keys($problems)));
+$tasks = Joined::of(array_map(static fn (Problem $p, string $id): Tasks => Neighbour::of(new Thread($p, $rules), $id)->tasks, $problems, array_keys($problems)));
 $clock = new WorkClock($room);
 $two = new Bench(2);
 $order = (new Dispatcher($tasks, $calendar, $clock, $now, $two, array_keys($tasks->keys)))->run()->order;

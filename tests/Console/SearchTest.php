@@ -7,12 +7,17 @@ namespace Tests\Console;
 use AmberStep\Core\Plan\Plans;
 use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Timing\Hints as Found;
+use AmberStep\Core\Timing\Joined;
+use AmberStep\Core\Timing\Tasks;
 use AmberStep\Core\Work\Operation;
 use App\Answers\AllBuilds;
+use App\Answers\Marks;
+use App\Answers\Neighbours;
 use App\Models\Hint;
 use App\Repositories\Hints;
 use App\Search\Searcher;
 use Tests\Support\AppTestCase;
+use Tests\Support\LeastLoads;
 
 /** The search in its own process: what it keeps, when it keeps nothing, and what the one timetable saves at the guns. */
 final class SearchTest extends AppTestCase
@@ -54,11 +59,21 @@ final class SearchTest extends AppTestCase
         self::assertTrue($searcher->isSearched($state));
         $found = app(Hints::class)->now();
         $with = self::atTheGuns(app(AllBuilds::class)->all())['gun'];
+        $least = $this->leastAtTheGuns();
+        self::assertGreaterThanOrEqual($least, $with, 'no plan is below what waits for what');
+        self::assertLessThanOrEqual(1.2 * $least, $with, 'and this one is near it');
         self::assertLessThan(self::atTheGuns(app(AllBuilds::class)->all(new Found))['gun'], $with);
 
         Hint::query()->delete();
         $searcher->search($state, static fn (): bool => true);
         self::assertEquals($found, app(Hints::class)->now(), 'searched twice it finds the same');
+    }
+
+    private function leastAtTheGuns(): float
+    {
+        $tasks = array_map(static fn (array $one): Tasks => $one['neighbour']->tasks, app(Neighbours::class)->of(app(Marks::class)->ofBuilds(), ''));
+
+        return (new LeastLoads(Joined::of(array_values($tasks))))->minutes();
     }
 
     public function test_hands_are_at_one_thing_at_a_time_whatever_the_build(): void

@@ -22,7 +22,9 @@ use AmberStep\Core\Work\Rank;
 /** Which areas are covered while others are sprayed, with what, and when the masks come off. */
 final readonly class MaskSteps
 {
-    /** Purpose of the mask on panes, and on what stays bare. */
+    /** Colours on a piece up to which a roll of putty stays on for all of them: they are sprayed in one sitting. */
+    private const LASTS = 2;
+
     public function __construct(private Kit $kit, private HouseRules $house, private Breakdown $breakdown, private Pins $pins)
     {
     }
@@ -93,7 +95,9 @@ final readonly class MaskSteps
 
     /**
      * A sprayed area is capped once, before the next colour that is sprayed on its piece, and stays capped
-     * until the piece's last colour is on.
+     * until the piece's last colour is on. Putty does not last that long where more than two colours come after: what
+     * is sprayed has to take a mask itself before the next goes on. There each stage has its own roll, lifted
+     * once its colour is on and laid again for the next (handbook 7: relaid at a change of stage).
      *
      * @param  non-empty-list<Area>  $areas
      * @param  array<string, int>  $places  of the piece's colours, first sprayed first
@@ -105,24 +109,34 @@ final readonly class MaskSteps
             $byColour[(string) $area->intent->colour][] = $area;
         }
         $order = array_keys($places);
+        $mediums = [];
         for ($i = 0; $i < count($order) - 1; $i++) {
             $colour = $order[$i];
             $ids = array_map(static fn (Area $a): string => $a->id, $byColour[$colour]);
             if ($this->pins->present(Operation::Mask, $colour, $piece->id, ...$ids) === false) {
                 continue;
             }
-            $medium = $this->pins->find(static fn (Pin $p): ?Medium => $p->medium, Operation::Mask, $colour, $piece->id, ...$ids) ?? $this->medium($ids, $this->later($order, $i, $byColour));
-            $mark = $phase === '' ? '' : '+'.$phase;
-            $rank = Rank::maskBefore($places[$order[$i + 1]]) + ($phase === '' ? 0 : -10000);
-            $this->pair($steps, $piece, $colour.$mark, $ids, $medium, $rank, Rank::of(Operation::Unmask, $phase, extra: -$i), $phase);
+            $mediums[$i] = $this->pins->find(static fn (Pin $p): ?Medium => $p->medium, Operation::Mask, $colour, $piece->id, ...$ids) ?? $this->medium($ids, $this->later($order, $i, $byColour));
+        }
+        $relaid = count($order) > self::LASTS && in_array(Medium::Putty, $mediums, true);
+        foreach ($mediums as $i => $medium) {
+            $colour = $order[$i];
+            $ids = array_map(static fn (Area $a): string => $a->id, $byColour[$colour]);
+            $purpose = $phase === '' ? $colour : $colour.'+'.$phase;
+            $last = count($order) - 1;
+            for ($from = $i + 1, $n = 1; $from <= $last; $from = $to + 1, $n++) {
+                $to = $relaid && $medium === Medium::Putty ? $from : $last;
+                $off = $to === $last ? Rank::of(Operation::Unmask, $phase, extra: -$i) : Rank::maskAfter($places[$order[$to]], $phase);
+                $this->pair($steps, $piece, $purpose, $ids, $medium, Rank::maskBefore($places[$order[$from]], $phase), $off, $phase, $n, $to === $from ? $last - $i : 1);
+            }
         }
     }
 
     /** @param  list<string>  $ids */
-    private function pair(StepSet $steps, Piece $piece, string $purpose, array $ids, Medium $medium, int $on, int $off, string $phase): void
+    private function pair(StepSet $steps, Piece $piece, string $purpose, array $ids, Medium $medium, int $on, int $off, string $phase, int $n = 1, int $of = 1): void
     {
-        $steps->add(new Step($piece->id, Operation::Mask, $purpose, 1, 1, $piece->id, $ids, $on, $piece->position, $phase, medium: $medium));
-        $steps->add(new Step($piece->id, Operation::Unmask, $purpose, 1, 1, $piece->id, $ids, $off, $piece->position, $phase, medium: $medium));
+        $steps->add(new Step($piece->id, Operation::Mask, $purpose, $n, $of, $piece->id, $ids, $on, $piece->position, $phase, medium: $medium));
+        $steps->add(new Step($piece->id, Operation::Unmask, $purpose, $n, $of, $piece->id, $ids, $off, $piece->position, $phase, medium: $medium));
         if ($medium === Medium::LiquidMask) {
             $steps->add(new Step($piece->id, Operation::Score, $purpose, 1, 1, $piece->id, $ids, $off - 1, $piece->position, $phase, medium: $medium));
         }

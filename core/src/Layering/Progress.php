@@ -177,13 +177,18 @@ final class Progress
     private function maskDone(Step $step, string $area): bool
     {
         $state = $this->surface->area($area);
-        $wasOn = $state->count(Operation::Mask, $step->counted()) + $state->count(Operation::Mask, '*') > 0;
+        $laid = $state->count(Operation::Mask, $step->counted()) + $state->count(Operation::Mask, '*');
+        $wasOn = $laid >= $step->n;
         // Once everything sprayed round it is on, a mask that never was is no longer wanted.
         $late = $this->pastMask($step);
         if ($step->operation === Operation::Mask) {
             return $wasOn || $late;
         }
         if ($step->operation === Operation::Score && $state->count(Operation::Score, $step->counted()) > 0) {
+            return true;
+        }
+
+        if ($step->n < $step->of && $laid > $step->n) {
             return true;
         }
 
@@ -197,10 +202,11 @@ final class Progress
     private function pastMask(Step $mask): bool
     {
         $panes = MaskFor::all($mask->purpose);
-        $on = $this->steps->find("{$mask->target}/mask/{$mask->purpose}/1")->rank ?? $mask->rank;
+        $on = $this->steps->find("{$mask->target}/mask/{$mask->purpose}/{$mask->n}")->rank ?? $mask->rank;
+        $off = $this->steps->find("{$mask->target}/unmask/{$mask->purpose}/{$mask->n}")->rank ?? PHP_INT_MAX;
         foreach ($this->steps->ofPiece($mask->pieceId) as $step) {
             $concerned = $panes ? $step->operation->sprays() : in_array($step->operation, [Operation::Colour, Operation::Ground], true);
-            if (! $concerned || $step->isRemedy() || $step->phase !== $mask->phase || $step->rank < $on) {
+            if (! $concerned || $step->isRemedy() || $step->phase !== $mask->phase || $step->rank < $on || ($mask->n < $mask->of && $step->rank > $off)) {
                 continue;
             }
             foreach ($step->targets as $area) {

@@ -56,7 +56,7 @@ final class Harvest
     private function steps(): void
     {
         $tasks = $this->tasks;
-        [$tasks->sitting, $tasks->begun] = Sittings::of($this->thread);
+        Sittings::into($tasks, $this->thread);
         foreach ($this->thread->steps as $step) {
             $tasks->keys[] = $this->build.' '.$step->key;
             $tasks->seconds[] = (int) ceil($this->thread->minutes($step)) * 60;

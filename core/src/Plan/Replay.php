@@ -29,6 +29,9 @@ final class Replay
     /** Events from one checkpoint to the next. */
     public const EVERY = 250;
 
+    /** How many are made, the last ones: of a long log those before would fill the memory, and nobody goes back so far. */
+    public const KEPT = 6;
+
     /** Of these, how many at the end no checkpoint reaches: the last ones are those that are set back or taken back. */
     private const OPEN_END = 0.1;
 
@@ -96,7 +99,7 @@ final class Replay
         foreach ($standing as $i => $event) {
             $this->judge($event, $state, $waits);
             $fold->apply($event);
-            if ($i + 1 === $last || ($i + 1 < $last && ($i + 1) % $this->every === 0)) {
+            if ($i + 1 === $last || ($i + 1 < $last && $i + 1 > $last - self::KEPT * $this->every && ($i + 1) % $this->every === 0)) {
                 $this->checkpoints[] = Checkpoint::after($event, $state, $this->breaches);
             }
         }

@@ -7,6 +7,7 @@ namespace AmberStep\Core\Plan;
 use AmberStep\Core\Kit\Place;
 use AmberStep\Core\Material\Filler;
 use AmberStep\Core\Step\Step;
+use AmberStep\Core\Timing\Tasks;
 use AmberStep\Core\Work\Operation;
 
 /**
@@ -23,13 +24,19 @@ final class Sittings
     /** @var array<int, true> places of which something they sit with is done already */
     private array $begun = [];
 
+    /** @var array<int, array{int, int}> of what takes a soft mask off: what lays it, by place, and the seconds it may stay */
+    private array $stays = [];
+
+    /** @var array<int, int> of what takes off one that is on already: until when it may stay */
+    private array $laid = [];
+
     private function __construct(private readonly Thread $thread)
     {
         $this->with = array_keys($thread->steps);
     }
 
-    /** @return array{list<int>, list<int>} the sitting each step belongs to, by place (-1: none), and those that are begun */
-    public static function of(Thread $thread): array
+    /** The sitting each task belongs to, those that are begun, and how long a mask may stay, by what takes it off. */
+    public static function into(Tasks $tasks, Thread $thread): void
     {
         $sittings = new self($thread);
         $sittings->coats();
@@ -40,7 +47,8 @@ final class Sittings
         $many = array_count_values($firsts);
         $begun = array_fill_keys(array_map($sittings->first(...), array_keys($sittings->begun)), true);
 
-        return [array_map(static fn (int $first): int => $many[$first] > 1 || isset($begun[$first]) ? $first : -1, $firsts), array_keys($begun)];
+        $tasks->sitting = array_map(static fn (int $first): int => $many[$first] > 1 || isset($begun[$first]) ? $first : -1, $firsts);
+        [$tasks->begun, $tasks->stays, $tasks->laid] = [array_keys($begun), $sittings->stays, $sittings->laid];
     }
 
     private function coats(): void
@@ -86,8 +94,14 @@ final class Sittings
             }
             if ($on !== null) {
                 $this->join($on, $off);
+                $this->stays[$off] = [$on, 60 * $unmask->medium->longestStayMinutes(false)];
             } else {
                 $this->begun[$off] = true;
+                foreach ($unmask->targets as $area) {
+                    foreach ($this->thread->context->surface->area($area)->masks as $mask) {
+                        $this->laid[$off] = min($this->laid[$off] ?? PHP_INT_MAX, $mask->atEpoch + 60 * $unmask->medium->longestStayMinutes(false));
+                    }
+                }
             }
         }
     }

@@ -26,15 +26,27 @@ final readonly class SoftMasks
     {
         $masks = new self($tasks, $steps);
         foreach ($masks->sittings() as $members) {
-            $kept = [$tasks->open, $tasks->unlocks, $tasks->groups];
-            $masks->wait($members);
-            if (! $masks->isDoable()) {
-                [$tasks->open, $tasks->unlocks, $tasks->groups] = $kept;
+            // Each that is laid for it waits, since the last would let the first stay on too long.
+            foreach ($masks->laid($members) as $mask) {
+                $kept = [$tasks->open, $tasks->unlocks, $tasks->groups];
+                $masks->wait($mask, $members);
+                if (! $masks->isDoable()) {
+                    [$tasks->open, $tasks->unlocks, $tasks->groups] = $kept;
+                }
             }
         }
     }
 
-    /** @return list<non-empty-list<int>> tasks of each sitting that begins with a mask, in the plan's order */
+    /**
+     * @param  non-empty-list<int>  $members
+     * @return list<int>
+     */
+    private function laid(array $members): array
+    {
+        return array_values(array_filter($members, fn (int $i): bool => $this->steps[$i]->operation === Operation::Mask));
+    }
+
+    /** @return list<non-empty-list<int>> tasks of each sitting for which a mask is laid, in the plan's order */
     private function sittings(): array
     {
         $of = [];
@@ -44,13 +56,12 @@ final readonly class SoftMasks
             }
         }
 
-        return array_values(array_filter($of, fn (array $members): bool => $this->steps[$members[0]]->operation === Operation::Mask));
+        return array_values(array_filter($of, fn (array $members): bool => $this->laid($members) !== []));
     }
 
     /** @param  non-empty-list<int>  $members */
-    private function wait(array $members): void
+    private function wait(int $mask, array $members): void
     {
-        $mask = $members[0];
         $own = array_fill_keys($members, true);
         $after = $this->after($mask);
         foreach ($this->tasks->unlocks as $i => $next) {

@@ -13,6 +13,7 @@ use AmberStep\Core\Timing\Calm;
 use AmberStep\Core\Timing\Dispatcher;
 use AmberStep\Core\Timing\Hands;
 use AmberStep\Core\Timing\Hints;
+use AmberStep\Core\Timing\Joined;
 use AmberStep\Core\Timing\Promise;
 use AmberStep\Core\Timing\Score;
 use AmberStep\Core\Timing\Tasks;
@@ -86,7 +87,7 @@ final class Timetable
             array_push($this->needs, ...$build->needs);
             $tasks[] = $build->tasks;
         }
-        $this->tasks = Tasks::joined($tasks);
+        $this->tasks = Joined::of($tasks);
         $this->work();
     }
 
@@ -136,7 +137,7 @@ final class Timetable
 
     private function score(Timed $timed): Score
     {
-        return Score::of($timed, $this->tasks, $this->calendar, $this->now);
+        return Score::of($timed, $this->tasks, $this->calendar, $this->now, $this->bench->due);
     }
 
     /** What the hands are told by it: kept, it stays when they ask again. */
@@ -212,7 +213,7 @@ final class Timetable
         return array_map(fn (int $i): string => $this->tasks->keys[$i], $this->timed->order);
     }
 
-    private function clock(): \AmberStep\Core\Drying\WorkClock
+    public function clock(): \AmberStep\Core\Drying\WorkClock
     {
         foreach ($this->threads as $thread) {
             return $thread->problem->waits->clock;

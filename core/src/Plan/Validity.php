@@ -109,6 +109,10 @@ final readonly class Validity
         foreach ($timed->start as $i => $start) {
             if ($end !== null && $start < $end) {
                 $last = max($last, min($timed->end[$i], $end));
+                // All of a sitting has to fit that is begun.
+                if (($timed->spare[$i] ?? -1) >= 0) {
+                    yield $now + max(60, $timed->spare[$i]);
+                }
             }
         }
         foreach ($timed->gun as [, , $start, $until]) {

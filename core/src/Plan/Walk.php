@@ -21,6 +21,9 @@ final class Walk
     /** @var array<int, list<Hold>> of each task, as they were found */
     public array $holds = [];
 
+    /** @var array<int, true> */
+    private array $soft = [];
+
     /** Seconds by which a rule held something longer or shorter than the arcs had it. */
     public int $off = 0;
 
@@ -39,6 +42,8 @@ final class Walk
     {
         $later = [];
         $session = 0;
+        // What lays a mask that may not stay long is kept to the session it was meant for, where all that belongs to it was found room.
+        $this->soft = array_fill_keys(array_column($this->tasks->stays, 0), true);
         foreach ($wanted->order as $i) {
             $ends = $this->calendar->endsAt($wanted->start[$i]);
             if ($ends !== $session) {
@@ -46,7 +51,7 @@ final class Walk
                 [$later, $session] = [[], $ends];
             }
             if ($this->fits($i, $wanted->start[$i], $ends)) {
-                $this->take($i);
+                $this->take($i, isset($this->soft[$i]) && $this->calendar->endsAt($this->hands->now) < $ends ? $wanted->start[$i] : 0);
             } else {
                 $later[] = $i;
             }
@@ -93,10 +98,11 @@ final class Walk
         }
     }
 
-    private function take(int $i): void
+    /** @param  int  $from  not before */
+    private function take(int $i, int $from = 0): void
     {
         [$id, $place] = $this->of[$i];
-        $this->hands->take($i, $this->hands->now);
+        $this->hands->take($i, max($this->hands->now, $from));
         if (isset($this->threads[$id])) {
             $this->threads[$id]->do($this->threads[$id]->steps[$place], $this->hands->end[$i]);
         }

@@ -20,11 +20,12 @@ use AmberStep\Core\Work\Severity;
 /** Walks the layers areas have and will have, for the rules that look at neighbours in a stack. */
 final class Stacks
 {
-    /** @return iterable<array{Area, Substrate, Layer}> the first coat that lands on each bare area */
+    /** @return iterable<array{Area, Substrate, Layer}> the first coat that lands on each bare area; a pre-shade is sprayed in lines, and is no coat to what comes over it */
     public static function firstLayers(Outlook $outlook): iterable
     {
         foreach ($outlook->context->kit->areas as $area) {
-            $first = $outlook->stack($area->id)[0] ?? null;
+            $coats = array_filter($outlook->stack($area->id), static fn (Layer $l): bool => $l->operation !== Operation::Preshade);
+            $first = array_values($coats)[0] ?? null;
             if ($first !== null) {
                 yield [$area, $outlook->context->kit->partsById[$area->part]->substrate, $first];
             }

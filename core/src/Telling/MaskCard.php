@@ -48,7 +48,10 @@ final class MaskCard
                 $house->says('liquid-mask', 'brush') ? 'Three coats with a soft brush, 20 min between them, an hour before it is cut or painted over.' : 'Spray it, wash the gun at once; an hour before it is cut.',
                 $panes ? 'Cut the frames free along the moulding: several light cuts.' : 'Cut along the edge, lightly.',
             ],
-            Medium::Putty => ['Laid on, not pressed down: the roll stands off, and that makes the edge soft.'],
+            Medium::Putty => [
+                'Laid on, not pressed down: the roll stands off, and that makes the edge soft.',
+                ...($step->n < $step->of ? ['For the next colour only: lifted once that is touch dry and laid again, as its oil marks the paint after a day.'] : []),
+            ],
             Medium::RubberCement => ['1.5 mm thick; do not turn the model until it has stopped running, 20 min.'],
             Medium::HeldCard => ['Held by hand, off the surface, moved along with the gun.'],
             default => [],
@@ -95,7 +98,7 @@ final class MaskCard
     /** µm of dry film that is planned over a mask while it is on. */
     private static function filmOver(Step $unmask, Context $context): float
     {
-        $mask = $context->steps->find("{$unmask->target}/mask/{$unmask->purpose}/1");
+        $mask = $context->steps->find("{$unmask->target}/mask/{$unmask->purpose}/{$unmask->n}");
         $microns = [];
         foreach ($context->steps->ofPiece($unmask->pieceId) as $step) {
             if ($step->operation->sprays() && ! $step->isRemedy() && $step->phase === $unmask->phase && $step->product !== null && $step->rank > ($mask->rank ?? 0) && $step->rank < $unmask->rank) {

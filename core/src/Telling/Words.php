@@ -44,7 +44,7 @@ final class Words
             Operation::Mount => 'Put it on its holder',
             Operation::MaskFaces => 'Plug the faces of '.($context->kit->jointsById[$step->counted()]->name ?? 'the joint'),
             Operation::Unplug => 'Take the plugs out of '.($context->kit->jointsById[$step->counted()]->name ?? 'the joint'),
-            Operation::Mask => $step->purpose === MaskFor::OPENING ? 'Cover '.self::areas($step, $context).' with foam or dry tissue' : ($step->purpose === MaskFor::PANES ? 'Mask the panes with '.$step->medium?->word() : 'Cap '.self::areas($step, $context).' with '.$step->medium?->word()),
+            Operation::Mask => $step->purpose === MaskFor::OPENING ? 'Cover '.self::areas($step, $context).' with foam or dry tissue' : ($step->purpose === MaskFor::PANES ? 'Mask the panes with '.$step->medium?->word() : 'Cap '.self::areas($step, $context).' with '.$step->medium?->word().($step->n > 1 ? ' again' : '')),
             Operation::Unmask => $step->purpose === MaskFor::OPENING ? 'Uncover '.self::areas($step, $context) : ($step->purpose === MaskFor::PANES ? 'Bare the panes' : 'Take the '.$step->medium?->word().' off '.self::areas($step, $context)),
             Operation::Abrade => 'Abrade for a key',
             Operation::InsideColour => "Spray {$colour}, the inside colour, ".self::coat($step),

@@ -8,7 +8,7 @@ use AmberStep\Core\Drying\Room;
 use DateTimeImmutable;
 use DateTimeZone;
 
-/** What there is one of, or a few: guns, places in the drying cabinet, places where one may spray. */
+/** What there is one of, or a few: guns, places in the drying cabinet, places where one may spray; and the days of the shows. */
 final class Bench
 {
     /** Steps from hours to air and back until both agree on a moment: two weeks and more. */
@@ -21,8 +21,9 @@ final class Bench
      * @param  int  $guns  1 or more
      * @param  int  $cabinet  pieces that dry in the cabinet at a time, 1 or more
      * @param  list<SprayPlace>  $places  none: in the room, at any time
+     * @param  array<string, int>  $due  by when a build has to be ready for its show, by its id
      */
-    public function __construct(public readonly int $guns = 1, public readonly int $cabinet = PHP_INT_MAX, public readonly array $places = [])
+    public function __construct(public readonly int $guns = 1, public readonly int $cabinet = PHP_INT_MAX, public readonly array $places = [], public readonly array $due = [])
     {
     }
 

@@ -65,11 +65,15 @@ final class ByPaint
      * The paint of which most that is left is ready: little of it has to be mixed for again.
      *
      * @param  bool  $whole  only one of which all is ready that is left
+     * @param  array<int, true>|null  $booked  only one of these, or what needs no gun; null: whichever
      */
-    public function mostReady(int $at, bool $whole = false): ?int
+    public function mostReady(int $at, bool $whole = false, ?array $booked = null): ?int
     {
         $best = $share = null;
         foreach ($this->awake->all as $paint => $ready) {
+            if ($booked !== null && $paint >= 0 && ! isset($booked[$paint]) && $this->tasks->paints[$paint]->gun) {
+                continue;
+            }
             if ($whole && $paint >= 0 && $this->units($ready) < $this->units($this->of[$paint])) {
                 continue;
             }

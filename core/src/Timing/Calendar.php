@@ -5,29 +5,19 @@ declare(strict_types=1);
 namespace AmberStep\Core\Timing;
 
 use AmberStep\Core\Document\Reader;
-use DateTimeImmutable;
 use DateTimeZone;
 
 /** The user's sessions at the bench. They are wall time: a clock change moves them, holds it does not. */
 final class Calendar
 {
-    /** @var list<array{int, int}> sessions in epoch seconds, one after the other */
-    private array $line = [];
-
-    /** First and last date in the line, days since 1970-01-01 on the wall. */
-    private int $begins = 0;
-
-    private int $ends = 0;
+    private readonly SessionLine $line;
 
     private ?int $longest = null;
 
-    /** Where somebody looked last. */
-    private int $at = 0;
-
     public const DAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
 
-    /** Further than this nobody looks for a session. */
-    private const DAYS_AHEAD = 60;
+    /** Days further than which nobody looks for a session. */
+    public const DAYS_AHEAD = 60;
 
     /** Minutes: work longer than this is begun in the first session and carried on. */
     public const LONGEST_SESSION = 240;
@@ -38,6 +28,7 @@ final class Calendar
      */
     public function __construct(public readonly array $sessions, public readonly DateTimeZone $zone, public readonly ?int $atBenchUntilEpoch = null, public readonly ?int $nowEpoch = null, public readonly array $dates = [])
     {
+        $this->line = new SessionLine($sessions, $dates, $zone);
     }
 
     /** @param  array<string, list<array{int, int}>>  $dates  as above */
@@ -88,8 +79,8 @@ final class Calendar
             return $epoch;
         }
         $first = null;
-        for ($i = $this->sessionAfter($epoch), $last = $epoch + self::DAYS_AHEAD * 86400; ; $i++) {
-            $session = $this->session($i);
+        for ($i = $this->line->after($epoch), $last = $epoch + self::DAYS_AHEAD * 86400; ; $i++) {
+            $session = $this->line->at($i);
             if ($session === null || $session[0] > $last) {
                 return $first ?? $epoch;
             }
@@ -107,7 +98,7 @@ final class Calendar
     /** When the time at the bench ends that runs at a moment; where none runs, no later than it; where no session is to come, never. */
     public function endsAt(int $epoch): int
     {
-        $session = $this->session($this->sessionAfter($epoch));
+        $session = $this->line->at($this->line->after($epoch));
         if ($session === null) {
             return PHP_INT_MAX;
         }
@@ -148,18 +139,53 @@ final class Calendar
     public function secondsAtBench(int $from, int $until): int
     {
         $seconds = 0;
-        for ($i = $this->sessionAfter($from); ($session = $this->session($i)) !== null && $session[0] < $until; $i++) {
+        for ($i = $this->line->after($from); ($session = $this->line->at($i)) !== null && $session[0] < $until; $i++) {
             $seconds += min($session[1], $until) - max($session[0], $from);
         }
 
         return $seconds;
     }
 
+    /** @return list<array{int, int}> sessions from one moment to another, that which runs with what is left of it; time at the bench that was said counts as one */
+    public function between(int $from, int $until): array
+    {
+        $sessions = [];
+        $bench = $this->atBenchUntilEpoch ?? 0;
+        for ($i = $this->line->after($from); ($session = $this->line->at($i)) !== null && $session[0] < $until; $i++) {
+            [$begin, $end] = [max($session[0], $from), $session[1]];
+            if ($bench > $from && $begin <= $bench) {
+                [$begin, $end, $bench] = [$from, max($end, $bench), 0];
+            }
+            $sessions[] = [$begin, $end];
+        }
+
+        return $bench > $from ? [[$from, $bench], ...$sessions] : $sessions;
+    }
+
+    /** The last moment at which so many seconds of work begin in a session and end by a moment; what is longer than any begins as the last does. */
+    public function latestFit(int $until, int $seconds): int
+    {
+        $first = null;
+        for ($i = $this->line->after($until - 1); $i >= 0; $i--) {
+            $session = $this->line->at($i);
+            if ($session === null || $session[0] >= $until) {
+                continue;
+            }
+            $first ??= $session[0];
+            $start = min($session[1], $until) - $seconds;
+            if ($start >= $session[0]) {
+                return $start;
+            }
+        }
+
+        return $first ?? $until - $seconds;
+    }
+
     /** @return list<int> when the next two sessions begin and end, and the time at the bench, as far as they lie after a moment */
     public function edgesAfter(int $epoch): array
     {
-        $i = $this->sessionAfter($epoch);
-        $edges = [...($this->session($i) ?? []), ...($this->session($i + 1) ?? []), ...($this->atBenchUntilEpoch === null ? [] : [$this->atBenchUntilEpoch])];
+        $i = $this->line->after($epoch);
+        $edges = [...($this->line->at($i) ?? []), ...($this->line->at($i + 1) ?? []), ...($this->atBenchUntilEpoch === null ? [] : [$this->atBenchUntilEpoch])];
 
         return array_values(array_filter($edges, static fn (int $edge): bool => $edge > $epoch));
     }
@@ -167,7 +193,7 @@ final class Calendar
     /** When the first session begins that is yet to begin; a day later where none is to come. */
     public function nextAfter(int $epoch): int
     {
-        for ($i = $this->sessionAfter($epoch); ($session = $this->session($i)) !== null; $i++) {
+        for ($i = $this->line->after($epoch); ($session = $this->line->at($i)) !== null; $i++) {
             if ($session[0] > $epoch) {
                 return $session[0];
             }
@@ -179,56 +205,10 @@ final class Calendar
     /** When the session ends that runs at a moment; null where none does. */
     public function endOfSession(int $epoch): ?int
     {
-        $session = $this->session($this->sessionAfter($epoch));
+        $session = $this->line->at($this->line->after($epoch));
         $ends = array_filter([$session !== null && $session[0] <= $epoch ? $session[1] : 0, $this->atBenchUntilEpoch ?? 0], static fn (int $end): bool => $end > $epoch);
 
         return $ends === [] ? null : min($ends);
-    }
-
-    /** @return int place, in the line of sessions, of the first that is not over at $epoch */
-    private function sessionAfter(int $epoch): int
-    {
-        $date = intdiv($epoch, 86400) - 1;
-        if ($this->line === [] || $date < $this->begins) {
-            [$this->begins, $this->ends, $this->line, $this->at] = [$date, $date, [], 0];
-        }
-        $i = $this->at;
-        while ($i > 0 && $this->line[$i - 1][1] > $epoch) {
-            $i--;
-        }
-        while (($session = $this->session($i)) !== null && $session[1] <= $epoch) {
-            $i++;
-        }
-
-        return $this->at = $i;
-    }
-
-    /** @return array{int, int}|null the session at a place of the line, which grows as far as anybody looks; null where no more come */
-    private function session(int $i): ?array
-    {
-        for ($empty = 0; ! isset($this->line[$i]) && $empty < self::DAYS_AHEAD; $empty++) {
-            array_push($this->line, ...$this->on($this->ends++));
-        }
-
-        return $this->line[$i] ?? null;
-    }
-
-    /**
-     * @param  int  $date  days since 1970-01-01, of the calendar on the wall
-     * @return list<array{int, int}>
-     */
-    private function on(int $date): array
-    {
-        $name = gmdate('Y-m-d', $date * 86400);
-        $day = new DateTimeImmutable($name, $this->zone);
-
-        $sessions = array_map(static fn (array $s): array => [
-            $day->setTime(intdiv($s[0], 60), $s[0] % 60)->getTimestamp(),
-            $day->setTime(intdiv($s[1], 60), $s[1] % 60)->getTimestamp(),
-        ], $this->dates[$name] ?? $this->sessions[self::DAYS[(int) $day->format('N') - 1]] ?? []);
-        sort($sessions);
-
-        return $sessions;
     }
 
     /** @return array<string, list<array{from: int, until: int}>> */

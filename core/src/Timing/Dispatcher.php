@@ -27,6 +27,8 @@ final class Dispatcher
 
     private Awake $awake;
 
+    private Patience $patience;
+
     private ?Promised $promised = null;
 
     /** When the guns would be clean, if they were cleaned as soon as the hands were free. */
@@ -55,6 +57,7 @@ final class Dispatcher
     public function run(): Timed
     {
         $this->hands = new Hands($this->tasks, $this->calendar, $this->clock, $this->now, $this->bench);
+        $this->patience = new Patience($this->tasks, $this->hands, $this->calendar, $this->bench->guns);
         $this->promised = $this->told === null ? null : new Promised($this->told, $this->tasks, $this->calendar, $this->hands);
         $this->awake = new Awake($this->tasks, $this->rank);
         $this->paints = new ByPaint($this->tasks, $this->calendar, $this->awake, $this->hands->guns, $this->rank, $this->first(...));
@@ -134,7 +137,18 @@ final class Dispatcher
     /** @return int|null the task that is begun now; null where none may be */
     private function choose(): ?int
     {
-        return $this->closing() ?? $this->paints->inTheGun($this->at) ?? $this->inTheWater() ?? $this->first($this->hands->goesOn($this->awake, $this->rank, $this->at, $this->loading !== Loading::AsItComes)) ?? $this->first($this->awake->of(-1)) ?? ($this->hands->areGunsWaiting($this->at, $this->loading !== Loading::AsItComes) ? null : $this->paints->mostReady($this->at, $this->loading === Loading::Whole && ! $this->gaveUp));
+        return $this->first(array_filter($this->hands->sitting->hurried(), $this->awake->has(...))) ?? $this->closing() ?? $this->paints->inTheGun($this->at) ?? $this->inTheWater() ?? $this->first($this->hands->goesOn($this->awake, $this->rank, $this->at, $this->loading !== Loading::AsItComes)) ?? $this->first($this->patience->byHand($this->awake->of(-1), $this->at)) ?? $this->load();
+    }
+
+    /** The first coat of another paint: no gun is taken for it while all are needed for what goes on beside a soft mask. */
+    private function load(): ?int
+    {
+        if ($this->hands->areGunsWaiting($this->at, $this->loading !== Loading::AsItComes)) {
+            return null;
+        }
+        $booked = $this->hands->sitting->booked($this->at);
+
+        return $this->paints->mostReady($this->at, $this->loading === Loading::Whole && ! $this->gaveUp, count($booked) < $this->bench->guns ? null : $booked);
     }
 
     private function closing(): ?int
@@ -197,6 +211,9 @@ final class Dispatcher
 
     private function isOpen(int $i): bool
     {
+        if ($this->hands->sitting->isBrokenBy($i, $this->at) || ! $this->patience->lets($i, $this->at)) {
+            return false;
+        }
         $takes = $this->tasks->seconds[$i] - $this->tasks->water[$i];
         $rest = isset($this->hands->sitting->left[$i]) || $takes + $this->hands->sitting->rest > $this->calendar->longest() ? 0 : $this->hands->sitting->rest;
         if ($takes + $rest > $this->fits && $takes < $this->calendar->longest() && $this->tasks->fixed[$i] === null) {

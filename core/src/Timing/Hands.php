@@ -27,6 +27,12 @@ final class Hands
     /** @var array<int, int> when nothing held each any more, while the hands were free */
     public array $lets = [];
 
+    /** @var array<int, int> of what begins a sitting: seconds by which it might begin later in its session */
+    public array $spare = [];
+
+    /** Seconds a session had to have for what was looked at last. */
+    private int $takes = 0;
+
     public readonly Held $held;
 
     public readonly InGuns $guns;
@@ -49,12 +55,12 @@ final class Hands
     {
         $this->longestSpray = $bench->longestSpray($calendar);
         // Where evenings and hours of places never meet, the hours are as good as not written down.
-        $this->bench = $this->longestSpray === 0 ? new Bench($bench->guns, $bench->cabinet) : $bench;
+        $this->bench = $this->longestSpray === 0 ? new Bench($bench->guns, $bench->cabinet, due: $bench->due) : $bench;
         $this->waterUntil = $tasks->washed && $now - $tasks->last < self::WATER_STAYS ? $now : null;
         $this->held = new Held($tasks, $clock, $now, $this->bench, $calendar->zone);
         $this->guns = new InGuns($tasks, $now, $bench->guns);
         $this->inside = array_fill_keys($tasks->inside, true);
-        $this->sitting = new Sitting($tasks, $this->held);
+        $this->sitting = new Sitting($tasks, $this->held, $calendar);
     }
 
     /** When a task, or the mixing before it, is begun at the earliest from a moment on. */
@@ -75,7 +81,7 @@ final class Hands
             $sooner = $mix > $was ? max($now, $begin + $was - $mix) : $begin;
             $begin = $sooner < $begin && $this->guns->mixing($i, $sooner) === $mix ? $sooner : $begin;
             $hours = $sprays && $this->bench->places !== [];
-            $takes = $mix + $reserve + $this->sitting->takes($i, $this->seconds($i, $begin), $begin + $mix, $hours ? $this->longestSpray : $this->calendar->longest());
+            $takes = $this->takes = $mix + $reserve + $this->sitting->takes($i, $this->seconds($i, $begin), $begin + $mix, $hours ? $this->longestSpray : $this->calendar->longest());
             $fit = $this->calendar->earliestFit($begin, ($hours ? min($takes, $this->longestSpray) : $takes) / 60);
             if ($fit === $begin) {
                 return $begin;
@@ -116,6 +122,9 @@ final class Hands
         while (($clean = $this->guns->cleanBefore($i, $begin, $this->now)) !== $this->now) {
             $this->now = $clean;
             $begin = $this->startOf($i, max($at, $clean));
+        }
+        if ($this->sitting->isBegunWith($i)) {
+            $this->spare[$i] = $this->calendar->endsAt($begin) - $begin - $this->takes;
         }
         $begin = $this->guns->mix($i, $begin);
         $end = $begin + $this->seconds($i, $begin);

@@ -101,7 +101,7 @@ final readonly class Orders
     {
         $timed = (new Sequence($this->tasks, $this->calendar, $this->clock, $this->now, $this->bench))->timed($order);
 
-        return $timed === null ? null : Score::of($timed, $this->tasks, $this->calendar, $this->now)->inDetail(array_sum($timed->end) - $this->now * count($timed->end));
+        return $timed === null ? null : Score::of($timed, $this->tasks, $this->calendar, $this->now, $this->bench->due)->inDetail(array_sum($timed->end) - $this->now * count($timed->end));
     }
 
     /**

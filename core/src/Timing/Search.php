@@ -101,6 +101,9 @@ final class Search
     /** A way that costs no more at the guns; now and then any, so that the search comes away from where it is; and then from the best again. */
     private function isGoneOnWith(Trial $trial, Trial $from, int $n): bool
     {
+        if ($trial->score->late !== $from->score->late) {
+            return $trial->score->late < $from->score->late;
+        }
         if ($n % self::AGAIN < self::AWAY) {
             return $trial->score->gun <= $from->score->gun + self::WORSE;
         }
@@ -132,6 +135,6 @@ final class Search
     {
         $timed = (new Dispatcher($this->tasks, $this->calendar, $this->clock, $this->now, $this->bench, $rank, $putOff, $loading))->run();
 
-        return count($timed->order) < $this->tasks->count() ? null : new Trial($rank, $putOff, $loading, $timed, Score::of($timed, $this->tasks, $this->calendar, $this->now));
+        return count($timed->order) < $this->tasks->count() ? null : new Trial($rank, $putOff, $loading, $timed, Score::of($timed, $this->tasks, $this->calendar, $this->now, $this->bench->due));
     }
 }

@@ -19,25 +19,29 @@ final class Sitting
     /** @var array<int, list<int>> tasks of each sitting */
     private array $of = [];
 
-    /** @var array<int, array<string, true>> gates a sitting shuts and has to pass itself */
-    private array $passed = [];
-
     /** @var array<int, bool> */
     private array $many = [];
 
     /** @var array<int, true> sittings that are begun */
     private array $begun = [];
 
-    public function __construct(private readonly Tasks $tasks, private readonly Held $held)
+    private readonly SittingRun $run;
+
+    /** @var array<int, int> until when each is lifted that is on */
+    private array $lifts = [];
+
+    public function __construct(private readonly Tasks $tasks, private readonly Held $held, Calendar $calendar)
     {
         foreach ($tasks->sitting as $i => $sitting) {
             if ($sitting >= 0) {
                 $this->of[$sitting][] = $i;
             }
         }
+        $this->run = new SittingRun($tasks, $held, $calendar, $this->of);
         foreach ($tasks->begun as $sitting) {
             $this->begin($sitting, []);
         }
+        $this->lifts = array_filter($tasks->laid, static fn (int $off): bool => $tasks->sitting[$off] >= 0, ARRAY_FILTER_USE_KEY);
     }
 
     /**
@@ -53,7 +57,13 @@ final class Sitting
             return $takes;
         }
         if ($this->tasks->sitting[$i] >= 0) {
-            $span = $this->span($i, $begin);
+            $guns = 0;
+            foreach (array_keys($this->paintsBegunWith($i)) as $paint) {
+                $guns += InGuns::MIXING + $this->tasks->paints[$paint]->cleanLast;
+            }
+            $span = $guns + $this->run->span($i, $begin);
+            // What is touch dry only after the session is lifted in the next.
+            $span = $span <= $longest ? $span : $guns + $this->run->span($i, $begin, $this->tasks->stays);
             $takes = $span <= $longest ? max($takes, $span) : $takes;
         }
 
@@ -61,12 +71,17 @@ final class Sitting
     }
 
     /**
-     * When a sitting may be begun, at the earliest from a moment on: once nothing from outside holds what else belongs to it.
+     * When a sitting may be begun, at the earliest from a moment on: once nothing from outside holds what else belongs to it,
+     * and in a session after which what is laid first comes off in time.
      */
     public function opens(int $i, int $begin): int
     {
         $sitting = $this->tasks->sitting[$i];
-        if ($sitting < 0 || $this->held->isAsPromised($i) || isset($this->begun[$sitting]) || count($this->of[$sitting]) < 2 || ! $this->isOfMany($sitting)) {
+        if ($sitting < 0 || $this->held->isAsPromised($i) || isset($this->begun[$sitting]) || count($this->of[$sitting]) < 2) {
+            return $begin;
+        }
+        $begin = $this->run->comesOffInTime($i, $begin);
+        if (! $this->isOfMany($sitting)) {
             return $begin;
         }
         $from = $begin;
@@ -76,6 +91,27 @@ final class Sitting
         }
 
         return $from;
+    }
+
+    public function isBegunWith(int $i): bool
+    {
+        $sitting = $this->tasks->sitting[$i];
+
+        return $sitting >= 0 && ! isset($this->begun[$sitting]) && count($this->of[$sitting]) > 1;
+    }
+
+    /** @return array<int, true> paints that go through a gun in a sitting a task begins, where what is laid in it may not stay for long */
+    public function paintsBegunWith(int $i): array
+    {
+        $paints = [];
+        foreach ($this->run->stays($i) === [] || isset($this->left[$i]) ? [] : $this->of[$this->tasks->sitting[$i]] as $member) {
+            $paint = $this->tasks->paint[$member];
+            if ($paint >= 0 && $this->tasks->paints[$paint]->gun) {
+                $paints[$paint] = true;
+            }
+        }
+
+        return $paints;
     }
 
     /** Whether a sitting holds pieces that come to it by ways of their own. */
@@ -89,15 +125,63 @@ final class Sitting
         return $this->many[$sitting];
     }
 
+    /** @return list<int> what is left to be done beside something that may not stay for long, and what takes it off: it goes before all else */
+    public function hurried(): array
+    {
+        $left = [];
+        foreach ($this->lifts as $off => $_) {
+            array_push($left, ...(array_filter($this->of[$this->tasks->sitting[$off]], fn (int $member): bool => isset($this->left[$member]))));
+        }
+
+        return $left;
+    }
+
+    /** @return array<int, true> paints that go through a gun of what is still sprayed beside something that may not stay for long */
+    public function booked(int $at): array
+    {
+        $booked = [];
+        foreach ($this->lifts as $off => $until) {
+            foreach ($at < $until ? $this->of[$this->tasks->sitting[$off]] : [] as $member) {
+                $paint = $this->tasks->paint[$member];
+                if (isset($this->left[$member]) && $paint >= 0 && $this->tasks->paints[$paint]->gun) {
+                    $booked[$paint] = true;
+                }
+            }
+        }
+
+        return $booked;
+    }
+
+    /**
+     * Whether a task keeps what may not stay long from being lifted in time: it is at the same piece, and no part of what
+     * is done in one go. Once the time is over nothing waits for it any more.
+     */
+    public function isBrokenBy(int $i, int $at): bool
+    {
+        foreach ($this->lifts as $off => $until) {
+            if (! isset($this->left[$i]) && $at < $until && array_intersect(array_column($this->tasks->shuts[$i], 0), $this->tasks->passes[$off]) !== []) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @param  array<int, int>  $done  ends of all that are */
     public function done(int $i, array $done): void
     {
         $sitting = $this->tasks->sitting[$i];
+        unset($this->lifts[$i]);
         if (isset($this->left[$i])) {
             unset($this->left[$i]);
             $this->rest -= $this->tasks->seconds[$i];
         } elseif ($sitting >= 0 && ! isset($this->begun[$sitting])) {
             $this->begin($sitting, $done);
+        }
+        foreach ($sitting < 0 ? [] : $this->run->stays($i) as $off => [$on, $seconds]) {
+            if ($on === $i) {
+                $this->lifts[$off] = $done[$i] + $seconds;
+            }
         }
     }
 
@@ -111,44 +195,5 @@ final class Sitting
                 $this->rest += $this->tasks->seconds[$member];
             }
         }
-    }
-
-    /** @return array<string, true> */
-    private function gatesWithin(int $sitting): array
-    {
-        $passes = $shuts = [];
-        foreach ($this->of[$sitting] as $member) {
-            $passes += array_fill_keys($this->tasks->passes[$member], true);
-            $shuts += array_fill_keys(array_column($this->tasks->shuts[$member], 0), true);
-        }
-
-        return array_intersect_key($passes, $shuts);
-    }
-
-    /** Seconds from the begin of the first task of a sitting to the end of its last. */
-    private function span(int $i, int $begin): int
-    {
-        $sitting = $this->tasks->sitting[$i];
-        $free = $gates = [];
-        $t = $begin;
-        $passed = $this->passed[$sitting] ??= $this->gatesWithin($sitting);
-        foreach ($this->of[$sitting] as $member) {
-            foreach ($gates === [] ? [] : $this->tasks->passes[$member] as $gate) {
-                $t = max($t, $gates[$gate] ?? 0);
-            }
-            $t = max($t, $free[$member] ?? 0) + $this->tasks->seconds[$member];
-            foreach ($passed === [] ? [] : $this->tasks->shuts[$member] as [$gate, $work, $by]) {
-                if (isset($passed[$gate])) {
-                    $gates[$gate] = max($gates[$gate] ?? 0, $this->held->after($t, $work, $by));
-                }
-            }
-            foreach ($this->tasks->arcs[$member] as [$to, $work, $by, $from]) {
-                if ($from === 0 && $this->tasks->sitting[$to] === $sitting) {
-                    $free[$to] = max($free[$to] ?? 0, $this->held->after($t, $work, $by));
-                }
-            }
-        }
-
-        return $t - $begin;
     }
 }

@@ -44,6 +44,12 @@ final class Tasks
     /** @var list<int> sitting it belongs to; -1: none */
     public array $sitting = [];
 
+    /** @var array<int, array{int, int}> of what takes a mask off that may stay a day or less: the task that lays it, and the seconds it may stay */
+    public array $stays = [];
+
+    /** @var array<int, int> of what takes off one that is on already: until when it may stay */
+    public array $laid = [];
+
     /** @var list<int> sittings of which something is done already */
     public array $begun = [];
 
@@ -162,84 +168,10 @@ final class Tasks
         $first->groups = array_map(static fn (array $group): array => [$group[0], array_filter($group[1], static fn (int $i): bool => $i < $many, ARRAY_FILTER_USE_KEY)], $first->groups);
 
         $first->cabinet = array_filter($this->cabinet, static fn (int $for, int $in): bool => max($for, $in) < $many, ARRAY_FILTER_USE_BOTH);
+        $first->stays = array_filter($this->stays, static fn (array $stay, int $off): bool => max($stay[0], $off) < $many, ARRAY_FILTER_USE_BOTH);
+        $first->laid = array_filter($this->laid, static fn (int $off): bool => $off < $many, ARRAY_FILTER_USE_KEY);
         $first->inside = array_values(array_filter($this->inside, static fn (int $for): bool => $for < $many));
 
         return $first;
-    }
-
-    /**
-     * Tasks of several builds as one: numbered one after the other, their paints told once.
-     *
-     * @param  list<self>  $builds
-     */
-    public static function joined(array $builds): self
-    {
-        if (count($builds) === 1) {
-            return clone $builds[0];
-        }
-        $all = new self;
-        $paints = $mixed = [];
-        foreach ($builds as $one) {
-            $by = $all->count();
-            $paint = [-1 => -1];
-            foreach ($one->paints as $p => $each) {
-                if (! isset($paints[$each->id])) {
-                    $paints[$each->id] = count($all->paints);
-                    $all->paints[] = $each;
-                } elseif ($each->mixed !== null && $each->mixed > ($all->paints[$paints[$each->id]]->mixed ?? 0)) {
-                    $all->paints[$paints[$each->id]] = $each;
-                }
-                $paint[$p] = $paints[$each->id];
-            }
-            foreach ($one->keys as $i => $key) {
-                $all->paint[] = $paint[$one->paint[$i]];
-                $all->sitting[] = $one->sitting[$i] < 0 ? -1 : $one->sitting[$i] + $by;
-                $all->unlocks[] = self::moved($one->unlocks[$i], $by);
-                $all->arcs[] = array_map(static fn (array $arc): array => [$arc[0] + $by, $arc[1], $arc[2], $arc[3], $arc[4]], $one->arcs[$i]);
-                $all->readies[] = array_map(static fn (array $r): array => [$r[0] + count($all->groups), $r[1]], $one->readies[$i]);
-            }
-            foreach ($one->groups as [$open, $begin]) {
-                $all->groups[] = [$open, array_combine(self::moved(array_keys($begin), $by), $begin)];
-            }
-            foreach ($one->loaded as [$p, $at]) {
-                $all->loaded[] = [$paint[$p], $at];
-            }
-            foreach ($one->cleaned as $id => $at) {
-                $all->cleaned[$id] = max($all->cleaned[$id] ?? 0, $at);
-            }
-            if ($one->last > $all->last) {
-                [$all->last, $all->washed] = [$one->last, $one->washed];
-            }
-            array_push($all->begun, ...self::moved($one->begun, $by));
-            array_push($all->inside, ...self::moved($one->inside, $by));
-            foreach ($one->cabinet as $in => $for) {
-                $all->cabinet[$in + $by] = $for + $by;
-            }
-            array_push($all->keys, ...$one->keys);
-            array_push($all->seconds, ...$one->seconds);
-            array_push($all->gloss, ...$one->gloss);
-            array_push($all->water, ...$one->water);
-            array_push($all->fixed, ...$one->fixed);
-            array_push($all->open, ...$one->open);
-            array_push($all->shut, ...$one->shut);
-            array_push($all->closes, ...$one->closes);
-            array_push($all->shuts, ...$one->shuts);
-            array_push($all->passes, ...$one->passes);
-            array_push($all->air, ...$one->air);
-        }
-
-        $gates = array_values(array_unique(array_filter(array_column(array_merge(...$all->shuts), 0), static fn (string $gate): bool => str_ends_with($gate, self::AIR))));
-        $all->air = array_map(static fn (array $own): array => $own === [] ? [] : $gates, $all->air);
-
-        return $all;
-    }
-
-    /**
-     * @param  list<int>  $tasks
-     * @return list<int>
-     */
-    private static function moved(array $tasks, int $by): array
-    {
-        return array_map(static fn (int $i): int => $i + $by, $tasks);
     }
 }

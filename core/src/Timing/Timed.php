@@ -13,14 +13,15 @@ final readonly class Timed
      * @param  array<int, int>  $end
      * @param  list<array{bool, int, int, int, int}>  $gun  whether it is a cleaning (else a mixing), paint, begin, end, task it comes before (-1: none)
      * @param  array<int, int>  $lets  when nothing held each any more, while the hands were free
+     * @param  array<int, int>  $spare  of what begins a sitting: seconds by which it might begin later in its session
      */
-    public function __construct(public array $order, public array $start, public array $end, public array $gun, public array $lets)
+    public function __construct(public array $order, public array $start, public array $end, public array $gun, public array $lets, public array $spare = [])
     {
     }
 
     public static function by(Hands $hands): self
     {
-        return new self(array_keys($hands->end), $hands->start, $hands->end, $hands->guns->done, $hands->lets);
+        return new self(array_keys($hands->end), $hands->start, $hands->end, $hands->guns->done, $hands->lets, $hands->spare);
     }
 
     /** Seconds at the guns that are not spraying. */

@@ -68,9 +68,15 @@ final class Rank
     }
 
     /** A mask goes on just before the colour it is there for. */
-    public static function maskBefore(int $colour): int
+    public static function maskBefore(int $colour, string $phase = ''): int
     {
-        return self::COLOURS + self::PER_COLOUR * $colour + 1;
+        return self::of(Operation::Colour, $phase, $colour, -4);
+    }
+
+    /** One that is laid again for the next colour comes off just after the colour it was there for. */
+    public static function maskAfter(int $colour, string $phase = ''): int
+    {
+        return self::of(Operation::Colour, $phase, $colour, 3);
     }
 
     public static function inspectBefore(Operation $operation): int

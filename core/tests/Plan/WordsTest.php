@@ -75,7 +75,7 @@ final class WordsTest extends TestCase
     {
         yield 'a colour' => [Operation::Colour, 'Spray grey, second light coat'];
         yield 'a primer' => [Operation::Prime, 'Prime with sea grey, second coat'];
-        yield 'a cap' => [Operation::Mask, 'Cap side with rolled putty'];
+        yield 'a cap that is laid for the second time' => [Operation::Mask, 'Cap side with rolled putty again'];
         yield 'a cap off' => [Operation::Unmask, 'Take the rolled putty off side'];
         yield 'a joint' => [Operation::Glue, 'Close fin root with thin cement'];
         yield 'a filler' => [Operation::Fill, 'Fill fin root with solvent putty'];

@@ -14,9 +14,9 @@ use AmberStep\Core\Step\StepEvent;
 use AmberStep\Core\Tests\Support\Build;
 use AmberStep\Core\Tests\Support\SetOfBuilds;
 use AmberStep\Core\Timing\Hints;
+use AmberStep\Core\Timing\Joined;
 use AmberStep\Core\Timing\Score;
 use AmberStep\Core\Timing\Search;
-use AmberStep\Core\Timing\Tasks;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -187,7 +187,7 @@ final class CalmTest extends TestCase
             $clock ??= $problem->waits->clock;
         }
 
-        return $clock === null || $tasks === null ? $before : (new Search(Tasks::joined($tasks), $set->calendar, $clock, $set->now, $set->bench, $seed, trials: 40))->run($before, static fn (): bool => true) ?? $before;
+        return $clock === null || $tasks === null ? $before : (new Search(Joined::of($tasks), $set->calendar, $clock, $set->now, $set->bench, $seed, trials: 40))->run($before, static fn (): bool => true) ?? $before;
     }
 
     /** @return array<string, string> the day each step is planned for, by build and key */

@@ -13,7 +13,7 @@ use PHPUnit\Framework\TestCase;
 /** The planner warns of the user's choices, not of its own timing: what it says in a week of evenings it says of a bench that is never left too. */
 final class OwnMakingTest extends TestCase
 {
-    public function test_no_evening_makes_a_warning_but_of_masks_that_have_to_stay_while_another_colour_dries_for_its_own(): void
+    public function test_no_evening_makes_a_warning_but_of_a_medium_the_user_chose_that_lasts_for_fewer_evenings_than_there_are(): void
     {
         $builds = 0;
         foreach (range(1, 60) as $seed) {
@@ -23,19 +23,20 @@ final class OwnMakingTest extends TestCase
             $set->calendar = new Calendar(array_fill_keys(Calendar::DAYS, [[0, 1440]]), $set->calendar->zone);
             $own = array_diff_key($said, self::warnings($set->plans()));
 
-            self::assertSame([], array_values(array_diff($own, ['tape-overstays'])), "set {$seed}");
+            // Film is what panes are masked with: tape on them is a choice, and the finding says what the evenings make of it.
+            self::assertSame([], array_values(array_filter($own, static fn (string $said): bool => preg_match('/^tape-overstays: Vinyl tape .* in the evenings there are/', $said) !== 1)), "set {$seed}");
         }
         self::assertGreaterThan(150, $builds);
     }
 
-    /** @return array<string, string> rules of thoughts and stops, by build and key */
+    /** @return array<string, string> thoughts and stops with their rules, by build and key */
     private static function warnings(Plans $plans): array
     {
         $said = [];
         foreach ($plans->byBuild as $build => $plan) {
             foreach ($plan->findings as $finding) {
                 if ($finding->severity !== Severity::Note) {
-                    $said["{$build} {$finding->key}"] = $finding->rule;
+                    $said["{$build} {$finding->key}"] = "{$finding->rule}: {$finding->title} {$finding->sentence}";
                 }
             }
         }

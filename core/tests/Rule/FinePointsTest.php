@@ -289,15 +289,18 @@ final class FinePointsTest extends TestCase
         self::assertSame([['Vinyl tape stays on for 4 d', 'its glue creeps and marks what is under it.']], $stays('2026-02-27 19:15', 'vinyl-tape'));
     }
 
-    public function test_what_is_laid_too_early_is_laid_just_before_its_coat_and_no_hard_tape_stands_in_for_a_soft_edge(): void
+    public function test_what_is_laid_too_early_is_laid_just_before_its_coat_and_what_makes_a_soft_edge_never_is(): void
     {
-        foreach (['soft' => ['Lay it just before the coat'], 'hard' => ['Lay it just before the coat', 'Cut film instead']] as $edge => $titles) {
+        foreach (['soft', 'hard'] as $edge) {
             $build = new Build(['kit' => ['parts' => ['hull' => 'styrene'], 'colours' => ['pale' => 'pale grey', 'green' => 'slate green'], 'areas' => ['lower' => ['part' => 'hull', 'colour' => 'pale'], 'upper' => ['part' => 'hull', 'colour' => 'green']], 'edges' => [['lower', 'upper', 100, $edge]], 'pins' => [['operation' => 'mask', 'medium' => $edge === 'hard' ? 'vinyl-tape' : 'putty']], 'notBefore' => [['step' => 'hull/colour/green/1', 'at' => '2026-03-09T19:30:00Z']]],
                 'log' => array_map(static fn (string $at): array => ['at' => "2026-02-20 {$at}", 'do' => 'colour', 'on' => ['lower'], 'for' => 'pale', 'with' => 'pale grey'], ['19:00', '19:30'])]);
-            $finding = self::said($build->plan(), 'tape-overstays')[0] ?? self::fail("{$edge}: silent");
-            $after = $build->plan($build->kit->apply($finding->fixes[0]->edits));
+            $after = $build->plan();
+            if ($edge === 'hard') {
+                $finding = self::said($after, 'tape-overstays')[0] ?? self::fail('silent');
+                self::assertSame(['Lay it just before the coat', 'Cut film instead'], array_map(static fn ($f): string => $f->title, $finding->fixes));
+                $after = $build->plan($build->kit->apply($finding->fixes[0]->edits));
+            }
 
-            self::assertSame($titles, array_map(static fn ($f): string => $f->title, $finding->fixes));
             self::assertSame([], self::said($after, 'tape-overstays'), 'it does not stay too long any more');
             self::assertSame('2026-03-09', gmdate('Y-m-d', self::steps($after, Operation::Mask)[0]->startEpoch));
         }

@@ -12,6 +12,7 @@ use AmberStep\Core\Step\StepEvent;
 use AmberStep\Core\Tests\Support\SetOfBuilds;
 use AmberStep\Core\Timing\Bench;
 use AmberStep\Core\Timing\Dispatcher;
+use AmberStep\Core\Timing\Joined;
 use AmberStep\Core\Timing\Tasks;
 use PHPUnit\Framework\TestCase;
 
@@ -37,7 +38,7 @@ final class TasksTest extends TestCase
     {
         $set = new SetOfBuilds(6);
         $tasks = array_map(static fn ($p, string $id): Tasks => Neighbour::of(new Thread($p, Compiler::ofTheTrade()->rules), $id)->tasks, $set->problems(), array_keys($set->builds));
-        $all = Tasks::joined($tasks);
+        $all = Joined::of($tasks);
 
         self::assertSame(array_merge(...array_map(static fn (Tasks $t): array => $t->keys, $tasks)), $all->keys);
         self::assertSame(array_sum(array_map(static fn (Tasks $t): int => array_sum($t->open), $tasks)), array_sum($all->open));
@@ -71,6 +72,6 @@ final class TasksTest extends TestCase
     {
         $problems = $set->problems();
 
-        return Tasks::joined(array_map(static fn (Problem $p, string $id): Tasks => Neighbour::of(new Thread($p, Compiler::ofTheTrade()->rules), $id)->tasks, $problems, array_keys($problems)));
+        return Joined::of(array_map(static fn (Problem $p, string $id): Tasks => Neighbour::of(new Thread($p, Compiler::ofTheTrade()->rules), $id)->tasks, $problems, array_keys($problems)));
     }
 }

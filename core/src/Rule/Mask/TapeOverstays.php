@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace AmberStep\Core\Rule\Mask;
 
 use AmberStep\Core\Document\Id;
-use AmberStep\Core\Document\Names;
 use AmberStep\Core\Drying\Wait;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\NotBefore;
@@ -46,7 +45,7 @@ final class TapeOverstays implements Judges
             if ($step->operation !== Operation::Unmask || $step->isRemedy()) {
                 continue;
             }
-            $onEpoch = ($outlook->left["{$step->target}/mask/{$step->purpose}/1"] ?? null)?->endEpoch;
+            $onEpoch = ($outlook->left["{$step->target}/mask/{$step->purpose}/{$step->n}"] ?? null)?->endEpoch;
             $medium = $step->medium ?? Medium::PaperTape;
             foreach ($step->targets as $area) {
                 foreach ($context->surface->area($area)->masks as $mask) {
@@ -62,7 +61,7 @@ final class TapeOverstays implements Judges
             if ($medium === Medium::HeldCard || $stay <= $medium->longestStayMinutes($bare)) {
                 continue;
             }
-            yield new Finding($this->id(), Severity::Think, ucfirst($medium->word()).' stays on for '.self::span($stay), "{$medium->word()} on {$context->pieceName($step->pieceId)} should be off after ".Wait::span($medium->longestStayMinutes($bare)).': '.self::leaves($medium).self::why($outlook, $planned, (int) $onEpoch), [$step->pieceId, ...$step->targets], [$step->key], $this->fixes($outlook, $step->key, $step->purpose, $step->pieceId, $bare, $stay, $medium));
+            yield new Finding($this->id(), Severity::Think, ucfirst($medium->word()).' stays on for '.self::span($stay), "{$medium->word()} on {$context->pieceName($step->pieceId)} should be off after ".Wait::span($medium->longestStayMinutes($bare)).': '.self::leaves($medium).WhySoLong::of($outlook, $planned, (int) $onEpoch, $bare), [$step->pieceId, ...$step->targets], [$step->key], $this->fixes($outlook, $step->key, $step->purpose, $step->pieceId, $bare, $stay, $medium));
         }
     }
 
@@ -81,21 +80,6 @@ final class TapeOverstays implements Judges
             Medium::Tissue => 'it dries and lets go.',
             default => 'its glue creeps and marks what is under it.',
         };
-    }
-
-    /** No evening is long enough where what is sprayed beside it has to take a mask itself before the next colour. */
-    private static function why(Outlook $outlook, PlannedStep $unmask, int $onEpoch): string
-    {
-        foreach ($outlook->leftOfPiece($unmask->step->pieceId) as $other) {
-            $step = $other->step;
-            if ($step->operation === Operation::Mask && ! $step->isRemedy() && ! MaskFor::all($step->purpose) && $step->key !== str_replace('/unmask/', '/mask/', $unmask->step->key) && $other->startEpoch > $onEpoch && $other->startEpoch < $unmask->startEpoch) {
-                $names = Names::listed(array_map($outlook->context->areaName(...), $step->targets));
-
-                return " Meanwhile {$names} dries until it takes a mask for the next colour, longer than an evening: lift this one once its coat is on, and lay it fresh.";
-            }
-        }
-
-        return '';
     }
 
     /** @return list<Fix> */

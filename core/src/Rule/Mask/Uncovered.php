@@ -39,13 +39,14 @@ final class Uncovered implements Judges, OrdersSteps, SeesDeeds
             if ($mask->isRemedy() || MaskFor::all($mask->purpose)) {
                 continue;
             }
+            $off = $context->steps->find("{$mask->target}/unmask/{$mask->purpose}/{$mask->n}")->rank ?? PHP_INT_MAX;
             foreach ($context->steps->ofPiece($mask->pieceId) as $spray) {
                 if (! in_array($spray->operation, [Operation::Colour, Operation::Ground], true) || $spray->phase !== $mask->phase || $spray->isRemedy()) {
                     continue;
                 }
                 if ($spray->operation === Operation::Colour && $spray->counted() === $mask->counted()) {
                     yield Say::must($spray, $mask, $this, 'An area is capped when its colour is on.');
-                } elseif ($spray->rank > $mask->rank) {
+                } elseif ($spray->rank > $mask->rank && $spray->rank < $off) {
                     yield Say::must($mask, $spray, $this, $this->names($context, $mask).' would be sprayed over.');
                 }
             }

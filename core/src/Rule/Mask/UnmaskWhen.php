@@ -46,14 +46,20 @@ final class UnmaskWhen implements Judges, OrdersHolds, OrdersSteps
                     continue;
                 }
                 if ($step->operation === Operation::Colour || $step->operation === Operation::Ground) {
-                    yield Say::must($step, $unmask, $this, 'The mask stays until the last colour of the piece is on.');
+                    if ($step->rank < $unmask->rank) {
+                        yield Say::must($step, $unmask, $this, $unmask->n < $unmask->of ? 'The putty stays until the coat beside it is on.' : 'The mask stays until the last colour of the piece is on.');
+                    }
                 } elseif (($step->operation === Operation::Inspect && $step->purpose !== Operation::Prime->value) || $step->operation->isVarnish() || $step->operation === Operation::Decal) {
                     yield Say::must($unmask, $step, $this, 'Once no colour needs it the mask comes off, before clear goes over its edge.');
                 }
             }
-            $mask = $context->steps->find("{$unmask->target}/mask/{$unmask->purpose}/1");
+            $mask = $context->steps->find("{$unmask->target}/mask/{$unmask->purpose}/{$unmask->n}");
             if ($mask !== null) {
                 yield Say::must($mask, $unmask, $this, 'What is put on is taken off.');
+            }
+            $again = $context->steps->find("{$unmask->target}/mask/{$unmask->purpose}/".($unmask->n + 1));
+            if ($again !== null) {
+                yield Say::must($unmask, $again, $this, 'It is lifted before it is laid again.');
             }
         }
     }

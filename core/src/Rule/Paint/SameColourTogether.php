@@ -88,12 +88,15 @@ final class SameColourTogether implements Judges, OrdersSteps
         return array_filter($groups, static fn (array $steps): bool => count($steps) > 1);
     }
 
-    /** The step that must be done for a piece to be ready; a mask that does not stay is laid once all are. */
+    /** The step that must be done for a piece to be ready; a mask that does not stay is laid once all are, over the colour before it. */
     private function preparation(Context $context, Step $first): ?Step
     {
+        $own = array_filter($context->steps->ofPiece($first->pieceId), static fn (Step $s): bool => $s->phase === '' && ! $s->isRemedy() && $s->jointId === null && $s->rank < $first->rank);
+        $soft = static fn (Step $s): bool => in_array($s->operation, [Operation::Mask, Operation::Unmask], true) && $s->medium?->isSoft() === true;
+        $masked = array_filter($own, $soft) !== [];
         $before = null;
-        foreach ($context->steps->ofPiece($first->pieceId) as $step) {
-            if ($step->phase === '' && ! $step->isRemedy() && $step->jointId === null && $step->rank < $first->rank && $step->operation !== Operation::Colour && ! ($step->operation === Operation::Mask && $step->medium?->isSoft() === true) && ($before === null || [$step->rank, $step->n] > [$before->rank, $before->n])) {
+        foreach ($own as $step) {
+            if (! $soft($step) && ($masked || $step->operation !== Operation::Colour) && ($before === null || [$step->rank, $step->n] > [$before->rank, $before->n])) {
                 $before = $step;
             }
         }
