@@ -48,12 +48,6 @@ function do_first(Browser $browser, string $first): void
     } elseif ($first === 'film') {
         $browser->press('in microns');
         $browser->see('.film-limit');
-    } elseif ($first === 'choose') {
-        $browser->script('document.querySelector(".drawing-focus").focus()');
-        $browser->keys(Facebook\WebDriver\WebDriverKeys::ARROW_RIGHT);
-        for ($i = 0; $i < 30 && ! str_contains($browser->text('.cell-panel h2'), 'gloss'); $i++) {
-            $browser->keys(Facebook\WebDriver\WebDriverKeys::ARROW_UP);
-        }
     }
 }
 
@@ -66,7 +60,7 @@ $views = [
     ['surface-day', 'surface', 2, 1280, 800, 'day', ''], ['round-tablet', 'surface', 2, 820, 1180, 'booth', 'round'],
     ['mix-day', 'mix', 0, 1280, 800, 'day', 'two'], ['mix-colour-booth', 'mix', 0, 1280, 800, 'booth', 'colour'], ['evenings-day', 'evenings', 0, 1280, 800, 'day', 'away'],
     ['bench-day', 'bench', 0, 1280, 800, 'day', ''], ['bench-tablet', 'bench', 0, 820, 1180, 'day', ''],
-    ['layers-day', 'layers', 1, 1280, 800, 'day', 'choose'], ['layers-booth', 'layers', 0, 1280, 800, 'booth', ''], ['film-day', 'layers', 1, 1280, 800, 'day', 'film'],
+    ['runup-day', 'runup', 2, 1280, 800, 'day', ''], ['layers-booth', 'layers', 0, 1280, 800, 'booth', ''], ['film-day', 'layers', 1, 1280, 800, 'day', 'film'],
     ['log-day', 'log', 0, 1280, 800, 'day', ''], ['finish-day', 'finish', 4, 1280, 800, 'day', ''], ['keep-booth', 'keep', 0, 1280, 800, 'booth', 'back'],
 ];
 $browser = Browser::open();

@@ -27,6 +27,7 @@ const ListsPage = lazy(() => import('./lists/ListsPage'));
 const LogPage = lazy(() => import('./log/LogPage'));
 const KeepPage = lazy(() => import('./keep/KeepPage'));
 const EveningsPage = lazy(() => import('./evenings/EveningsPage'));
+const RunUpPage = lazy(() => import('./runup/RunUpPage'));
 
 /** Each station keeps its own number, even while some are not built. */
 const STATIONS = [
@@ -35,6 +36,7 @@ const STATIONS = [
     { key: '3', path: 'layers', name: 'Layers' },
     { key: '5', path: 'mix', name: 'Mix' },
     { key: '6', path: 'bench', name: 'Bench' },
+    { key: '7', path: 'runup', name: 'Run-up' },
     { key: '8', path: 'log', name: 'Log' },
 ] as const;
 
@@ -145,6 +147,7 @@ function Screen(): ReactElement {
                     {(keeping || damaged) && <KeepPage damaged={damaged} />}
                     {evening && !damaged && <EveningsPage />}
                     {here !== undefined && !damaged && station === 'bench' && <BenchPage key={here.id} buildId={here.id} />}
+                    {here !== undefined && !damaged && station === 'runup' && <RunUpPage buildId={here.id} />}
                     {here !== undefined && !damaged && station === 'kit' && <KitPage key={here.id} buildId={here.id} />}
                     {here !== undefined && !damaged && station === 'house' && <HousePage key={here.id} buildId={here.id} />}
                     {here !== undefined && !damaged && station === 'layers' && <LayersPage key={here.id} buildId={here.id} />}

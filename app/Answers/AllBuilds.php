@@ -31,13 +31,24 @@ final readonly class AllBuilds
      */
     public function all(?Found $hints = null): Plans
     {
+        return $this->allOrNone($hints) ?? throw BadDocument::at('--all', 'finds no build in hand', 'bring one in, or take one back in hand');
+    }
+
+    /**
+     * @param  Found|null  $hints  as above
+     * @return Plans|null null where there is no build in hand
+     *
+     * @throws BadDocument where one cannot be read
+     */
+    public function allOrNone(?Found $hints = null): ?Plans
+    {
         $now = $this->clock->epoch();
         $problems = [];
         foreach ($this->builds->all() as $build) {
             $problems[$build->id] = $this->problems->whole($build);
         }
         if ($problems === []) {
-            throw BadDocument::at('--all', 'finds no build in hand', 'bring one in, or take one back in hand');
+            return null;
         }
 
         $calendar = $this->settings->calendar(BenchZone::zone());

@@ -7,6 +7,7 @@ namespace App\Answers;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\EventKind;
 use App\Clock\BenchClock;
+use App\Models\Entry;
 use App\Models\Event;
 use App\Models\Gun;
 use App\Models\Hint;
@@ -14,6 +15,7 @@ use App\Models\Product;
 use App\Models\Reading;
 use App\Models\SessionDate;
 use App\Models\Setting;
+use App\Models\Show;
 use Illuminate\Support\Facades\DB;
 
 /** What kept answers rest on, in short: when a mark is another, so is what was worked out from it. */
@@ -65,7 +67,8 @@ final readonly class Marks
     private static function atTheBench(): string
     {
         return Setting::query()->where('name', '!=', BenchClock::TESTING)->orderBy('name')->get(['name', 'value'])->toJson()
-            .SessionDate::query()->orderBy('date')->get()->toJson().Gun::query()->orderBy('position')->get()->toJson();
+            .SessionDate::query()->orderBy('date')->get()->toJson().Gun::query()->orderBy('position')->get()->toJson()
+            .Show::query()->orderBy('id')->get()->toJson().Entry::query()->orderBy('build_id')->get()->toJson();
     }
 
     /** @return string|null null where there is no such build */

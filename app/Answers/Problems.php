@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Answers;
 
+use AmberStep\Core\Kit\ShowRule;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Plan\Checkpoint;
 use AmberStep\Core\Plan\Compiler;
@@ -15,6 +16,7 @@ use App\Repositories\ExperienceRepository;
 use App\Repositories\LoadedBuild;
 use App\Repositories\Settings;
 use App\Repositories\ShelfRepository;
+use App\Repositories\Shows;
 use App\Room\RoomSource;
 
 /** The problem of a build, from the last checkpoint of its log that holds. */
@@ -28,6 +30,7 @@ final readonly class Problems
         private ExperienceRepository $experience,
         private RoomSource $rooms,
         private Settings $settings,
+        private Shows $shows,
         private BenchClock $clock,
     ) {
     }
@@ -64,7 +67,8 @@ final readonly class Problems
     private function posed(LoadedBuild $build, array $events, ?Checkpoint $from, int $every): Problem
     {
         $now = $this->clock->epoch();
+        $show = $this->shows->of($build->id, $build->kit->zone);
 
-        return Problem::of($build->kit, $this->settings->house()->with($build->kit->house), $this->shelf->shelf(), $events, $this->rooms->room($now), $now, $this->experience->all(), Compiler::ofTheTrade()->rules, $from, $every);
+        return Problem::of($show === null ? $build->kit : ShowRule::askedOf($build->kit, $show->demands), $this->settings->house()->with($build->kit->house), $this->shelf->shelf(), $events, $this->rooms->room($now), $now, $this->experience->all(), Compiler::ofTheTrade()->rules, $from, $every);
     }
 }

@@ -25,6 +25,7 @@ use App\Repositories\Evenings;
 use App\Repositories\Guns;
 use App\Repositories\Settings;
 use App\Repositories\ShelfRepository;
+use App\Repositories\Shows;
 use Illuminate\Support\Facades\DB;
 
 /** The whole bench in one document: builds, shelf with recipes, settings with house rules, readings. Canonical: the same bench gives the same bytes. */
@@ -35,7 +36,7 @@ final readonly class BenchFile
     /** What tells one bench from another here, and is nothing of the user's. */
     private const OWN = [BenchClock::TESTING, 'bench', 'shelf', 'demo'];
 
-    public function __construct(private Copies $copies, private Settings $settings, private ShelfRepository $shelf, private Evenings $evenings, private Guns $guns)
+    public function __construct(private Copies $copies, private Settings $settings, private ShelfRepository $shelf, private Evenings $evenings, private Guns $guns, private Shows $shows)
     {
     }
 
@@ -59,6 +60,7 @@ final readonly class BenchFile
                 'settings' => (object) array_combine(array_map(static fn (Setting $s): string => $s->name, $settings), array_map(static fn (Setting $s): object => (object) $s->value, $settings)),
                 'dates' => (object) $this->evenings->dates(),
                 'guns' => $this->guns->all(),
+                'shows' => $this->shows->rows(),
                 'readings' => array_map(static fn (Reading $r): array => ['at' => Instant::format($r->at), 'temperatureC' => $r->temperature_c, 'humidity' => $r->humidity], $readings),
             ];
         });
@@ -99,11 +101,11 @@ final readonly class BenchFile
      */
     public function take(string $json, bool $over): void
     {
-        [$builds, $products, $settings, $readings, $dates, $guns] = self::read($json);
+        [$builds, $products, $settings, $readings, $dates, $guns, $shows] = self::read($json);
         if ($over) {
             $this->copies->take(Cause::Replace);
         }
-        DB::transaction(function () use ($builds, $products, $settings, $readings, $dates, $guns, $over): void {
+        DB::transaction(function () use ($builds, $products, $settings, $readings, $dates, $guns, $shows, $over): void {
             $here = Build::query()->orderBy('position')->pluck('name')->all();
             if ($here !== [] && ! $over) {
                 throw new Conflict(count($here) === 1 ? "{$here[0]} is here already." : count($here).' builds are here already.', ['builds' => $here, 'choices' => [Porter::REPLACE]]);
@@ -128,6 +130,7 @@ final readonly class BenchFile
             }
             $this->evenings->replace($dates);
             $this->guns->put($guns);
+            $this->shows->put($shows);
             $this->settings->renew();
         });
         $this->shelf->forget();
@@ -146,7 +149,7 @@ final readonly class BenchFile
     }
 
     /**
-     * @return array{list<array{string, Kit, list<LogEvent>, array<string, mixed>}>, list<array{Paint, bool}>, array<string, array<string, mixed>>, list<Air>, array<string, list<array{from: int, until: int}>>, list<array{id: string, name: string, nozzleMm: float, cupMl: float}>}
+     * @return array{list<array{string, Kit, list<LogEvent>, array<string, mixed>}>, list<array{Paint, bool}>, array<string, array<string, mixed>>, list<Air>, array<string, list<array{from: int, until: int}>>, list<array{id: string, name: string, nozzleMm: float, cupMl: float}>, list<array{id: string, name: string, date: string, by: int, packing: int, travel: int, demands: list<string>, builds: list<string>}>}
      *
      * @throws BadDocument
      */
@@ -173,9 +176,10 @@ final readonly class BenchFile
             return [Paint::read($p), $demo];
         }, 20000);
         $settings = $in->raw('settings');
-        // A file from before they were written down has neither.
+        // A file from before they were written down has none of these.
         $dates = Evenings::read($in->raw('dates') ?? []);
         $guns = Guns::read($in->raw('guns') ?? []);
+        $shows = Shows::read($in->raw('shows') ?? []);
         $readings = $in->each('readings', static function (Reader $r): Air {
             $reading = new Air($r->instant('at'), new Conditions($r->number('temperatureC', -30, 80), $r->number('humidity', 0, 1)));
             $r->refuseTheRest();
@@ -192,6 +196,6 @@ final readonly class BenchFile
             $kept[$name] = $value;
         }
 
-        return [$builds, $products, $kept, $readings, $dates, $guns];
+        return [$builds, $products, $kept, $readings, $dates, $guns, $shows];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use AmberStep\Core\Document\Id;
 use AmberStep\Core\Document\Instant;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\Event;
@@ -18,6 +19,7 @@ use App\Models\Build;
 use App\Models\Gun;
 use App\Models\Setting;
 use App\Repositories\Settings;
+use App\Repositories\Shows;
 use DateTimeImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -29,9 +31,15 @@ final readonly class Demo
     /** Name, nozzle in mm and cup in ml. */
     private const GUNS = [['Fine', 0.2, 2.0], ['All-round', 0.35, 7.0], ['Wide', 0.5, 15.0]];
 
+    /** Name, days from when the demo is loaded, and the builds that are made for it. */
+    private const SHOWS = [['Harbour Lights', 25, ['shearwater', 'cinder', 'type6']], ['Quayside Open', 60, ['torsay']]];
+
+    /** Minutes of the day by which the builds stand in the hall; minutes for packing and for the way there. */
+    private const IN_THE_HALL = [480, 60, 120];
+
     private const BUILDS = ['shearwater', 'cinder', 'type6', 'torsay', 'marram'];
 
-    public function __construct(private Porter $porter, private Settings $settings, private BenchClock $clock, private Copies $copies)
+    public function __construct(private Porter $porter, private Settings $settings, private BenchClock $clock, private Copies $copies, private Shows $shows)
     {
     }
 
@@ -65,15 +73,37 @@ final readonly class Demo
     private function load(): void
     {
         $products = array_map(Paint::fromArray(...), self::list(self::read('shelf'), 'products'));
+        $ids = [];
         foreach (self::BUILDS as $name) {
-            $this->porter->import($this->file($name, array_values($products)), Porter::REPLACE, true);
+            $file = $this->file($name, array_values($products));
+            $ids[$name] = $file->id;
+            $this->porter->import($file, Porter::REPLACE, true);
         }
+        $this->enter($ids);
         if (! Gun::query()->exists()) {
             foreach (self::GUNS as $i => [$name, $nozzle, $cup]) {
                 Gun::query()->create(['id' => strtoupper((string) Str::ulid()), 'name' => $name, 'nozzle_mm' => $nozzle, 'cup_ml' => $cup, 'position' => $i + 1]);
             }
         }
         $this->settings->set('demo', ['loaded' => Instant::format($this->clock->epoch())]);
+    }
+
+    /** @param  array<string, string>  $ids  of the demo builds, by their names in the files */
+    private function enter(array $ids): void
+    {
+        $today = (new DateTimeImmutable('@'.$this->clock->epoch()))->setTimezone(BenchZone::zone());
+        $demo = [];
+        foreach (self::SHOWS as [$name, $days, $builds]) {
+            [$by, $packing, $travel] = self::IN_THE_HALL;
+            $demo[Id::from('show', $name)] = ['id' => Id::from('show', $name), 'name' => $name, 'date' => $today->modify("+{$days} days")->format('Y-m-d'), 'by' => $by, 'packing' => $packing, 'travel' => $travel, 'demands' => [], 'builds' => array_map(static fn (string $b): string => $ids[$b], $builds)];
+        }
+        $own = [];
+        foreach ($this->shows->rows() as $show) {
+            if (! isset($demo[$show['id']])) {
+                $own[] = [...$show, 'builds' => array_values(array_diff($show['builds'], $ids))];
+            }
+        }
+        $this->shows->put([...$own, ...array_values($demo)]);
     }
 
     /** @param  list<Paint>  $products */

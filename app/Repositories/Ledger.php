@@ -27,6 +27,8 @@ final readonly class Ledger
 
     public const WORKSHOP = 'workshop';
 
+    public const SHOWS = 'shows';
+
     public function __construct(private BenchClock $clock)
     {
     }

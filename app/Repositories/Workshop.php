@@ -9,7 +9,9 @@ use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Drying\Conditions;
 use AmberStep\Core\Timing\Bench;
+use AmberStep\Core\Timing\Show;
 use AmberStep\Core\Timing\SprayPlace;
+use App\Clock\BenchZone;
 use App\Models\Change;
 use Illuminate\Support\Facades\DB;
 
@@ -24,7 +26,7 @@ final readonly class Workshop
 
     private const MOST = 6;
 
-    public function __construct(private Settings $settings, private Guns $guns, private Ledger $ledger)
+    public function __construct(private Settings $settings, private Guns $guns, private Shows $shows, private Ledger $ledger)
     {
     }
 
@@ -33,7 +35,7 @@ final readonly class Workshop
     {
         $is = $this->all();
 
-        return new Bench($this->guns->count(), $is['cabinet'] ?? PHP_INT_MAX, array_map(static fn (array $p): SprayPlace => new SprayPlace($p['name'], $p['from'], $p['until'], $p['temperatureC'] === null || $p['humidity'] === null ? null : new Conditions($p['temperatureC'], $p['humidity'])), $is['places']));
+        return new Bench($this->guns->count(), $is['cabinet'] ?? PHP_INT_MAX, array_map(static fn (array $p): SprayPlace => new SprayPlace($p['name'], $p['from'], $p['until'], $p['temperatureC'] === null || $p['humidity'] === null ? null : new Conditions($p['temperatureC'], $p['humidity'])), $is['places']), array_map(static fn (Show $s): int => $s->dueEpoch, $this->shows->byBuild(BenchZone::zone())));
     }
 
     /** @return array{cabinet: int|null, places: list<PlaceRow>} */

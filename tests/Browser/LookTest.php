@@ -9,7 +9,7 @@ use Tests\Support\BrowserTestCase;
 /** Every view in both surrounds: accessible, and nothing wider than the window. */
 final class LookTest extends BrowserTestCase
 {
-    private const VIEWS = ['kit', 'layers', 'bench', 'log', 'house', 'sheet', 'finish', 'booklet', 'breakdown', 'lists', 'surface', 'mix', 'keep'];
+    private const VIEWS = ['kit', 'layers', 'bench', 'log', 'house', 'sheet', 'finish', 'booklet', 'breakdown', 'lists', 'surface', 'mix', 'runup', 'keep'];
 
     /** Views that tell most on the build with a booklet. */
     private const OF_THE_TRACTOR = ['booklet', 'breakdown', 'lists', 'surface', 'finish'];
@@ -18,6 +18,7 @@ final class LookTest extends BrowserTestCase
     private const STATES = [
         'surface' => ['Go round', 'Note a place'],
         'mix' => ['The colour', 'Recipes'],
+        'runup' => ['As a table', 'Add a show'],
         'layers' => ['in microns', 'by stage', 'as a table', 'in order'],
     ];
 

@@ -12,7 +12,7 @@ final class PromisedTest extends AppTestCase
 {
     public function test_a_preview_tells_the_dates_the_bench_tells_before_and_after(): void
     {
-        $pin = [['op' => 'add', 'list' => 'pins', 'value' => ['id' => self::ulid(3), 'operation' => 'final', 'target' => null, 'purpose' => 'matt', 'coats' => 6]]];
+        $pin = [['op' => 'add', 'list' => 'pins', 'value' => ['id' => self::ulid(3), 'operation' => 'gloss', 'target' => null, 'purpose' => 'all', 'coats' => 6]]];
         $before = $this->bench()['finish'];
         $preview = $this->send('POST', "/api/builds/{$this->buildId()}/preview", ['edits' => $pin])->assertOk()->json('preview');
         self::assertSame($before, $preview['finishBefore']);

@@ -2427,6 +2427,173 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All builds in hand on their way to their shows, session by session. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Read from the one timetable; nothing is planned for it. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RunUp"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runup.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sessions with what is in them, as iCalendar; brought in again it moves them. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description A calendar. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/calendar": string;
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The shows one builds for, the soonest first. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description All of them. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            shows: components["schemas"]["ShowRow"][];
+                        };
+                    };
+                };
+            };
+        };
+        /** All shows, in the place of those there are; one without id is new. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: {
+                content: {
+                    "application/json": {
+                        shows: components["schemas"]["NewShow"][];
+                    };
+                };
+            };
+            responses: {
+                /** @description All plans follow. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            change: components["schemas"]["ToldChange"];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/workshop": {
         parameters: {
             query?: never;
@@ -3928,6 +4095,10 @@ export interface components {
             holds: components["schemas"]["Hold"][];
             /** @description How many builds are put away */
             away: number;
+            /** @description Days by which builds miss their shows, by build, as it was worked out last. */
+            late: {
+                [key: string]: number;
+            };
             unreadable: {
                 id: components["schemas"]["Id"];
                 name: string;
@@ -3964,6 +4135,91 @@ export interface components {
                 /** @description With humidity, its own air; null where it is the room's. */
                 temperatureC: number | null;
                 humidity: number | null;
+            }[];
+        };
+        ShowRow: {
+            id: components["schemas"]["Id"];
+            name: string;
+            /** @description the day on the wall, such as 2026-03-28 */
+            date: string;
+            /** @description minutes of that day by which the builds must be there */
+            by: number;
+            /** @description minutes before that */
+            packing: number;
+            /** @description minutes before that */
+            travel: number;
+            demands: ("no-base" | "kit-only" | "photographs")[];
+            /** @description Those that are entered; each for one show. */
+            builds: components["schemas"]["Id"][];
+        };
+        NewShow: {
+            id?: components["schemas"]["Id"];
+            name: string;
+            /** @description the day on the wall, such as 2026-03-28 */
+            date: string;
+            /** @description minutes of that day by which the builds must be there */
+            by: number;
+            /** @description minutes before that */
+            packing: number;
+            /** @description minutes before that */
+            travel: number;
+            demands: ("no-base" | "kit-only" | "photographs")[];
+            /** @description Those that are entered; each for one show. */
+            builds: components["schemas"]["Id"][];
+        };
+        RunUp: {
+            now: components["schemas"]["Instant"];
+            /** @description Those some build in hand is entered for, the soonest first. */
+            shows: {
+                id: components["schemas"]["Id"];
+                name: string;
+                opens: components["schemas"]["Instant"];
+                due: components["schemas"]["Instant"];
+            }[];
+            /** @description what one calls an evening */
+            eveningMinutes: number;
+            builds: components["schemas"]["RunUpBuild"][];
+            columns: components["schemas"]["RunUpColumn"][];
+        };
+        RunUpBuild: {
+            id: components["schemas"]["Id"];
+            name: string;
+            /** @description Null where nothing is left to do. */
+            ready: string | null;
+            /** @description Null where it has none. */
+            show: string | null;
+            /** @description Minutes at the bench; less than none is late. */
+            spareMinutes: number | null;
+            spareEvenings: number | null;
+            daysLate: number;
+            /** @description steps on the thread */
+            steps: number;
+            nights: {
+                from: components["schemas"]["Instant"];
+                until: components["schemas"]["Instant"];
+                piece: string;
+                because: string;
+            }[];
+        };
+        RunUpColumn: {
+            from: components["schemas"]["Instant"];
+            until: components["schemas"]["Instant"];
+            date: string;
+            /** @description not as its weekday */
+            single: boolean;
+            minutes: number;
+            worked: number;
+            blocks: {
+                build: components["schemas"]["Id"];
+                from: components["schemas"]["Instant"];
+                until: components["schemas"]["Instant"];
+                minutes: number;
+                paint: {
+                    name: string;
+                    swatch: string | null;
+                } | null;
+                titles: string[];
+                pieces: string[];
             }[];
         };
         GunRow: {

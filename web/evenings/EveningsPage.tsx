@@ -1,15 +1,16 @@
 import './evenings.css';
 import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { useState, type ReactElement } from 'react';
-import { api, Refused } from '../api/client';
+import type { ReactElement } from 'react';
+import { api } from '../api/client';
 import { useNow } from '../api/clock';
-import type { Evenings, ToldChange } from '../api/types';
-import { queries, useFrame } from '../frame/queries';
+import type { Evenings } from '../api/types';
+import { useFrame } from '../frame/queries';
+import { useTold } from '../shared/useTold';
 import { FourWeeks } from './FourWeeks';
 import { Guns } from './Guns';
-import { SessionField } from './SessionField';
-import { DAY_NAMES, DAYS } from './sessions';
+import { SessionField } from '../shared/SessionField';
+import { DAY_NAMES, DAYS } from '../shared/sessions';
 import { Workshop } from './Workshop';
 
 /** When there is time at the bench, and with what: all builds are planned into it, since there is one pair of hands. */
@@ -19,21 +20,7 @@ export default function EveningsPage(): ReactElement {
     const now = useNow();
     const zone = frame.data?.builds[0]?.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
     const today = new Date(now).toLocaleDateString('sv-SE', { timeZone: zone });
-    const [told, tell] = useState<{ words: string; bad: boolean; undo: string | null } | null>(null);
-    const put = async (path: string, body: object): Promise<void> => {
-        try {
-            const { change } = await api.put<{ change: ToldChange }>(path, body);
-            tell(change === null ? null : { words: `${change.title}: all plans follow.`, bad: false, undo: change.id });
-        } catch (error) {
-            tell({ words: error instanceof Refused ? error.sentence() : 'The bench cannot be reached: nothing was changed.', bad: true, undo: null });
-        }
-        await queries.invalidateQueries();
-    };
-    const undo = async (id: string): Promise<void> => {
-        await api.post(`changes/${id}/undo`, {});
-        tell({ words: 'Taken back.', bad: false, undo: null });
-        await queries.invalidateQueries();
-    };
+    const { told, put, undo } = useTold();
     if (evenings === undefined) {
         return <p>Looking at the calendar.</p>;
     }

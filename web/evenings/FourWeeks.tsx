@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
 import type { Evenings, Session } from '../api/types';
-import { SessionField } from './SessionField';
-import { DAY_NAMES, DAYS, dayOf, fourWeeks, minutesOf, words } from './sessions';
+import { SessionField } from '../shared/SessionField';
+import { DAY_NAMES, DAYS, dayOf, fourWeeks, minutesOf, words } from '../shared/sessions';
 
 /** The coming four weeks, a day a field: what is not as its weekday is marked, by word and by edge. */
 export function FourWeeks({ evenings, today, set }: { evenings: Evenings; today: string; set: (date: string, sessions: Session[] | null) => void }): ReactElement {

@@ -1,7 +1,7 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
 import type { Evenings } from '../api/types';
-import { read, words } from './sessions';
+import { read, words } from '../shared/sessions';
 
 type Kept = Evenings['workshop'];
 type Row = { name: string; hours: string; temperatureC: string; humidity: string };

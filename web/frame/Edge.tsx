@@ -41,6 +41,7 @@ export function Edge({ frame, buildId, station }: { frame: Frame | undefined; bu
                             {/* With many builds in hand only the one that is open has room for its scale. */}
                             <span className={shown.length > 4 && build.id !== buildId ? 'unseen' : undefined}> 1/{build.scale}</span>
                             {build.aspect.kind === 'done' && ', done'}
+                            {frame?.late[build.id] !== undefined && <span className="edge-late"> {frame.late[build.id]} d late</span>}
                         </span>
                     </Link>
                 ))}

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Answers\RunUps;
 use App\Models\Build;
 use App\Search\Searcher;
 use Illuminate\Console\Command;
@@ -21,7 +22,7 @@ final class SearchCommand extends Command
 
     protected $description = 'Search for a better order of all that is to be done';
 
-    public function handle(Searcher $searcher): int
+    public function handle(Searcher $searcher, RunUps $runUps): int
     {
         $lock = fopen($this->lock(), 'c');
         if ($lock === false || ! flock($lock, LOCK_EX | LOCK_NB)) {
@@ -34,7 +35,12 @@ final class SearchCommand extends Command
             if ($searcher->isSearched($state)) {
                 $this->say('nothing has changed');
             } elseif ($this->isQuiet($searcher, $state)) {
-                $this->say($searcher->search($state, static fn (): bool => $searcher->state() === $state) ?? 'given up: something has changed');
+                $found = $searcher->search($state, static fn (): bool => $searcher->state() === $state);
+                $this->say($found ?? 'given up: something has changed');
+                if ($found !== null) {
+                    // So that the frame knows who is late before anybody has looked.
+                    $runUps->ask();
+                }
             }
             $watches = $this->option('watch') === true;
             if ($watches) {

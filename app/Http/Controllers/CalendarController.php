@@ -4,17 +4,22 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use AmberStep\Core\Document\BadDocument;
 use App\Answers\Packed;
+use App\Answers\RunUps;
 use App\Answers\Timetables;
 use App\Build\Row;
 use App\Calendar\HoldCalendar;
+use App\Calendar\SessionCalendar;
+use App\Clock\BenchClock;
+use App\Clock\BenchZone;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 /** The holds that run, as a calendar to subscribe to or to keep. */
 final readonly class CalendarController
 {
-    public function __construct(private Timetables $timetables, private Row $row)
+    public function __construct(private Timetables $timetables, private Row $row, private RunUps $runUps, private BenchClock $clock)
     {
     }
 
@@ -26,6 +31,14 @@ final readonly class CalendarController
     public function one(Request $request, string $build): Response
     {
         return self::calendar(HoldCalendar::of([$build => $this->timetables->ask($build, 'frame')->answer->data()]), 'holds.ics', $request);
+    }
+
+    /** The sessions to come, with what is in them. */
+    public function sessions(Request $request): Response
+    {
+        $run = $this->runUps->read()[0] ?? throw BadDocument::at('', 'has no build in hand', 'begin a build, or take one back in hand');
+
+        return self::calendar(SessionCalendar::of($run, $this->clock->epoch(), BenchZone::zone()), 'amber-step-sessions.ics', $request);
     }
 
     private static function calendar(string $text, string $name, Request $request): Response

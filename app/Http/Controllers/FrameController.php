@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use AmberStep\Core\Document\BadDocument;
 use App\Answers\Packed;
+use App\Answers\RunUps;
 use App\Answers\Timetables;
 use App\Build\Row;
 use App\Clock\BenchClock;
@@ -19,7 +20,7 @@ use Illuminate\Http\Response;
 /** What stands on every screen: the builds in hand with their aspects, the holds that run, the room. */
 final readonly class FrameController
 {
-    public function __construct(private Timetables $timetables, private RoomSource $rooms, private BenchClock $clock, private Row $row, private Answer $answer)
+    public function __construct(private Timetables $timetables, private RoomSource $rooms, private BenchClock $clock, private Row $row, private RunUps $runUps, private Answer $answer)
     {
     }
 
@@ -67,7 +68,7 @@ final readonly class FrameController
         $jumped = $this->clock->jumped();
 
         return [
-            'builds' => $builds, 'holds' => $holds, 'room' => $this->room(), 'frozen' => $this->clock->isFrozen(), 'away' => $this->row->away(),
+            'builds' => $builds, 'holds' => $holds, 'room' => $this->room(), 'frozen' => $this->clock->isFrozen(), 'away' => $this->row->away(), 'late' => (object) $this->runUps->late(),
             'unreadable' => $this->row->named($unreadable), 'clockJumpedMinutes' => $jumped === 0 ? null : intdiv($jumped, 60),
         ];
     }

@@ -1,3 +1,4 @@
+import './sessions.css';
 import { Button, TextInput } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
 import type { Session } from '../api/types';

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use AmberStep\Core\Document\BadDocument;
+use App\Answers\RunUps;
+use App\Http\Answer;
+use App\Repositories\Shows;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** All builds on their way to a date, and the shows they are made for. */
+final readonly class RunUpController
+{
+    public function __construct(private RunUps $runUps, private Shows $shows, private Answer $answer)
+    {
+    }
+
+    public function show(Request $request): Response
+    {
+        return $this->answer->kept($this->runUps->ask(), $request);
+    }
+
+    public function shows(): JsonResponse
+    {
+        return $this->answer->json(['shows' => $this->shows->rows()]);
+    }
+
+    public function set(Request $request): JsonResponse
+    {
+        $body = $request->json()->all();
+        if (array_keys($body) !== ['shows']) {
+            throw BadDocument::at('shows', array_key_exists('shows', $body) ? 'does not stand alone' : 'is missing', 'send shows and nothing else');
+        }
+
+        return $this->answer->json(['change' => $this->shows->set($body['shows'])]);
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+use Tests\Support\BrowserTestCase;
+
+/** The way to the show: from no show to a date, one build late, a session longer and one struck, and all of it by keys. */
+final class RunUpTest extends BrowserTestCase
+{
+    private function open(): void
+    {
+        $build = $this->server->request('GET', '/api/frame')[1]['builds'][0]['id'];
+        $this->browser->driver->get($this->server->address()."/b/{$build}/bench");
+        $this->browser->see('.card');
+        $this->browser->keys('7');
+        $this->browser->see('.runup-session');
+    }
+
+    public function test_from_no_show_to_a_date_that_one_build_misses(): void
+    {
+        $this->server->request('PUT', '/api/shows', ['shows' => []]);
+        $this->open();
+        $this->browser->seeText('[data-testid="told"]', 'No show is written down');
+        self::assertSame(0, $this->browser->count('.runup-wall'));
+        $this->browser->press('Add a show');
+        $this->browser->click('.runup-form input');
+        $this->browser->keys('Harbour Lights', WebDriverKeys::TAB);
+        $this->browser->script('const day = document.querySelector(".runup-form input[type=date]"); const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set; set.call(day, "2026-03-28"); day.dispatchEvent(new Event("input", { bubbles: true }));');
+        $this->browser->script('[...document.querySelectorAll(".runup-form fieldset label")].find((l) => l.textContent === "Dunmore").click()');
+        $this->browser->press('Keep');
+
+        $this->browser->seeText('.runup-thread[data-late]', 'late for Harbour Lights');
+        $this->browser->see('.runup-wall');
+        $this->browser->see('.runup-block[data-late]');
+        self::assertSame('2026-03-28', $this->server->request('GET', '/api/shows')[1]['shows'][0]['date']);
+        $this->browser->see('.edge-late');
+        $this->browser->press('Take back');
+        $this->browser->seeText('[data-testid="told"]', 'Taken back.');
+        $this->browser->until(fn (): bool => $this->browser->count('.runup-wall') === 0, 'the wall stands');
+        self::assertSame([], $this->browser->axe());
+    }
+
+    public function test_a_session_is_made_longer_struck_and_as_usual_again_by_keys(): void
+    {
+        $this->open();
+        $this->browser->script('document.querySelector(\'.runup-session[data-date="2026-03-06"]\').focus()');
+        $this->browser->keys(WebDriverKeys::ENTER);
+        $this->browser->seeText('#session', 'Fri 6 Mar');
+        $this->browser->press('30 min longer');
+        $this->browser->seeText('#session', '2 h 30');
+        $this->browser->see('.runup-session[data-date="2026-03-06"] .runup-day[data-single]');
+        $this->browser->press('As usual');
+        $this->browser->seeText('#session', 'Fri 6 Mar, 2 h');
+        $this->browser->press('Strike it');
+        $this->browser->until(fn (): bool => $this->browser->count('.runup-session[data-date="2026-03-06"]') === 0, 'the session stands');
+        $this->browser->press('Take back');
+        $this->browser->see('.runup-session[data-date="2026-03-06"]');
+        $this->browser->press('As a table');
+        $this->browser->seeText('.runup-table', 'Fri 6 Mar 19:00–21:00');
+        self::assertSame([], $this->browser->axe());
+    }
+}

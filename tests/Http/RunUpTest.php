@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Http;
+
+use App\Build\BenchFile;
+use App\Models\Build;
+use Sabre\VObject\Reader;
+use Tests\Support\AppTestCase;
+
+/** All builds to their shows: who is late and by how much, what is in which session, and shows that can be taken back. */
+final class RunUpTest extends AppTestCase
+{
+    private static function id(string $name): string
+    {
+        return (string) Build::query()->where('name', 'like', "%{$name}%")->value('id');
+    }
+
+    /** @return array<string, mixed> */
+    private function runUp(): array
+    {
+        /** @var array<string, mixed> $run */
+        $run = $this->send('GET', '/api/runup')->assertOk()->json();
+
+        return $run;
+    }
+
+    /** @return array<string, mixed> */
+    private function build(string $name): array
+    {
+        return array_column($this->runUp()['builds'], null, 'id')[self::id($name)];
+    }
+
+    /** @return array<string, mixed> */
+    private static function show(string $date, string ...$builds): array
+    {
+        return ['name' => 'Quay Hall', 'date' => $date, 'by' => 480, 'packing' => 60, 'travel' => 120, 'demands' => [], 'builds' => $builds];
+    }
+
+    public function test_the_demo_makes_its_show_but_for_one_and_the_frame_says_so(): void
+    {
+        $run = $this->runUp();
+        self::assertSame(['Harbour Lights', 'Quayside Open'], array_column($run['shows'], 'name'));
+        self::assertSame('2026-03-28T05:00:00Z', $run['shows'][0]['due'], 'an hour to pack and two on the way');
+        $late = array_filter($run['builds'], static fn (array $b): bool => $b['daysLate'] > 0);
+        self::assertSame([self::id('Type 6')], array_column($late, 'id'));
+        self::assertLessThan(0, $this->build('Type 6')['spareMinutes']);
+        self::assertGreaterThan(0, $this->build('Shearwater')['spareMinutes']);
+        self::assertNotSame([], $this->build('Type 6')['nights']);
+        self::assertSame([self::id('Type 6') => $this->build('Type 6')['daysLate']], $this->send('GET', '/api/frame')->json('late'));
+        foreach ($run['columns'] as $column) {
+            self::assertLessThanOrEqual($column['minutes'], $column['worked'], $column['date']);
+        }
+    }
+
+    public function test_without_a_show_it_says_when_each_is_ready_and_taken_back_the_show_is_there_again(): void
+    {
+        $before = $this->send('GET', '/api/shows')->json('shows');
+        $change = $this->send('PUT', '/api/shows', ['shows' => []])->assertOk()->json('change.id');
+        $run = $this->runUp();
+        self::assertSame([], $run['shows']);
+        self::assertNull($this->build('Shearwater')['spareMinutes']);
+        self::assertNotNull($this->build('Shearwater')['ready']);
+
+        $this->send('POST', "/api/changes/{$change}/undo", [])->assertSuccessful();
+        self::assertSame($before, $this->send('GET', '/api/shows')->json('shows'));
+        self::assertSame(['Harbour Lights', 'Quayside Open'], array_column($this->runUp()['shows'], 'name'));
+    }
+
+    public function test_a_session_struck_or_added_is_in_the_next_answer(): void
+    {
+        $dates = array_column($this->runUp()['columns'], 'date');
+        self::assertContains('2026-03-07', $dates);
+        self::assertNotContains('2026-03-08', $dates);
+        $this->send('PUT', '/api/evenings/dates/2026-03-07', ['sessions' => []])->assertOk();
+        $this->send('PUT', '/api/evenings/dates/2026-03-08', ['sessions' => [['from' => 600, 'until' => 960]]])->assertOk();
+
+        $columns = array_column($this->runUp()['columns'], null, 'date');
+        self::assertArrayNotHasKey('2026-03-07', $columns);
+        self::assertTrue($columns['2026-03-08']['single']);
+        self::assertSame(360, $columns['2026-03-08']['minutes']);
+        self::assertNotSame([], $columns['2026-03-08']['blocks']);
+    }
+
+    public function test_what_a_show_asks_for_is_planned_for_the_builds_that_are_entered(): void
+    {
+        $asked = fn (): bool => in_array('photograph', array_column($this->send('GET', '/api/builds/'.self::id('Torsay').'/plan')->json('stages'), 'operation'), true);
+        self::assertFalse($asked());
+        $this->send('PUT', '/api/shows', ['shows' => [[...self::show('2026-05-02', self::id('Torsay')), 'demands' => ['photographs']]]])->assertOk();
+
+        self::assertTrue($asked());
+    }
+
+    public function test_what_is_no_show_is_refused_in_full_and_nothing_is_written(): void
+    {
+        $before = $this->send('GET', '/api/shows')->json('shows');
+        $refused = fn (mixed $shows): string => (string) json_encode($this->send('PUT', '/api/shows', ['shows' => $shows])->assertStatus(422)->json('error.problems'));
+        self::assertStringContainsString('write it as 2026-03-28', $refused([self::show('28.3.2026')]));
+        self::assertStringContainsString('is no date', $refused([self::show('2026-02-30')]));
+        self::assertStringContainsString('enter one build for two shows', $refused([self::show('2026-03-28', self::id('Torsay')), self::show('2026-05-28', self::id('Torsay'))]));
+        self::assertStringContainsString('no-base', $refused([[...self::show('2026-03-28'), 'demands' => ['best']]]));
+        self::assertStringContainsString('is no list of builds', $refused([[...self::show('2026-03-28'), 'builds' => 'all']]));
+        self::assertStringContainsString('by', $refused([[...self::show('2026-03-28'), 'by' => 1440]]));
+        $refused('none');
+        $refused([17]);
+        $this->send('PUT', '/api/shows', ['shows' => [], 'more' => 1])->assertStatus(422);
+
+        self::assertSame($before, $this->send('GET', '/api/shows')->json('shows'));
+    }
+
+    public function test_a_copy_of_the_whole_bench_has_the_shows_in_it(): void
+    {
+        $file = app(BenchFile::class);
+        $json = $file->toJson();
+        $this->send('PUT', '/api/shows', ['shows' => []])->assertOk();
+        $file->take($json, true);
+
+        self::assertSame($json, $file->toJson());
+        self::assertSame(['Harbour Lights', 'Quayside Open'], array_column($this->send('GET', '/api/shows')->json('shows'), 'name'));
+        $old = json_decode($json, true);
+        unset($old['shows']);
+        $file->take((string) json_encode($old), true);
+        self::assertSame([], $this->send('GET', '/api/shows')->json('shows'), 'a file from before has none');
+    }
+
+    public function test_the_sessions_are_read_back_by_another_reader_and_a_second_import_moves_and_does_not_double(): void
+    {
+        $read = fn (): array => iterator_to_array(Reader::read((string) $this->get('/api/runup.ics')->assertOk()->getContent())->select('VEVENT'), false);
+        $first = $read();
+        $columns = array_filter($this->runUp()['columns'], static fn (array $c): bool => $c['blocks'] !== []);
+        self::assertSame(array_column($columns, 'from'), array_map(static fn ($e): string => $e->DTSTART->getDateTime()->format('Y-m-d\TH:i:s\Z'), $first));
+        self::assertSame(array_column($columns, 'until'), array_map(static fn ($e): string => $e->DTEND->getDateTime()->format('Y-m-d\TH:i:s\Z'), $first));
+        self::assertStringContainsString('Sea Grey on', (string) $first[0]->DESCRIPTION);
+        $this->send('PUT', '/api/evenings/dates/2026-03-04', ['sessions' => [['from' => 1170, 'until' => 1290]]])->assertOk();
+        $second = $read();
+
+        $uid = static fn (array $events): array => array_map(static fn ($e): string => (string) $e->UID, $events);
+        self::assertSame($uid($first)[1], $uid($second)[1], 'it is the same session');
+        self::assertSame('2026-03-04T19:30:00Z', $second[1]->DTSTART->getDateTime()->format('Y-m-d\TH:i:s\Z'));
+        self::assertSame(count($second), count(array_unique($uid($second))));
+        self::assertGreaterThan(0, count(array_filter($second, static fn ($e): bool => $e->DTSTART->getDateTime()->getTimestamp() > strtotime('2026-03-29'))), 'over the clock change');
+    }
+
+    public function test_the_commands_write_a_show_down_and_tell_how_all_stand(): void
+    {
+        $this->artisan('amber:runup')->expectsOutputToContain('Dunmore Type 6 is ready')->assertSuccessful();
+        $this->artisan('amber:show', ['name' => 'Quay Hall', '--date' => '2026-04-18', '--by' => '09:30', '--build' => ['Dunmore Type 6']])->expectsOutputToContain('2026-04-18 09:30  Quay Hall: Dunmore Type 6')->assertSuccessful();
+        self::assertSame(0, $this->build('Type 6')['daysLate'], 'sent to another show it has time');
+        $this->artisan('amber:show', ['name' => 'Quay Hall', '--remove' => true])->assertSuccessful();
+        self::assertNull($this->build('Type 6')['show']);
+        $this->artisan('amber:show', ['name' => 'Quay Hall', '--remove' => true])->assertExitCode(2);
+        $this->artisan('amber:show', ['name' => 'Quay Hall'])->assertExitCode(2);
+        $this->artisan('amber:show', ['name' => 'Quay Hall', '--date' => '2026-04-18', '--by' => 'nine'])->assertExitCode(2);
+        $this->artisan('amber:show', ['name' => 'Quay Hall', '--date' => '2026-04-18', '--build' => ['Nobody']])->assertExitCode(2);
+    }
+
+    public function test_with_no_build_in_hand_it_is_empty(): void
+    {
+        Build::query()->update(['away' => true]);
+
+        self::assertSame([], $this->runUp()['columns']);
+        $this->get('/api/runup.ics')->assertStatus(422);
+        $this->artisan('amber:runup')->expectsOutputToContain('No build is in hand.')->assertSuccessful();
+    }
+}

@@ -1,0 +1,109 @@
+import './runup.css';
+import { Button } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { useState, type ReactElement } from 'react';
+import { api } from '../api/client';
+import { useNow } from '../api/clock';
+import type { Evenings, RunUp, ShowRow } from '../api/types';
+import { shortName } from '../frame/Edge';
+import { dayOf } from '../shared/sessions';
+import { useFrame } from '../frame/queries';
+import { day } from '../frame/words';
+import { useTold } from '../shared/useTold';
+import { ChosenSession } from './ChosenSession';
+import { Columns } from './Columns';
+import { letters } from './letters';
+import { SessionTable } from './SessionTable';
+import { Shows } from './Shows';
+import { Threads } from './Threads';
+
+/** All builds on their way to a date: sessions with what is in them, a thread a build, the shows as walls. */
+export default function RunUpPage({ buildId }: { buildId: string }): ReactElement {
+    const { data: run, isFetching } = useQuery({ queryKey: ['runup'], queryFn: () => api.get<RunUp>('runup') });
+    const { data: evenings } = useQuery({ queryKey: ['evenings'], queryFn: () => api.get<Evenings>('evenings') });
+    const { data: said } = useQuery({ queryKey: ['shows'], queryFn: () => api.get<{ shows: ShowRow[] }>('shows') });
+    const frame = useFrame();
+    const now = useNow();
+    const { told, put, undo } = useTold();
+    const [picked, pick] = useState<string | null>(null);
+    const [busy, work] = useState(false);
+    const [table, turn] = useState(false);
+    if (run === undefined || evenings === undefined || said === undefined) {
+        return <p>Looking at the evenings.</p>;
+    }
+    const zone = frame.data?.builds[0]?.zone ?? 'UTC';
+    const today = new Date(now).toLocaleDateString('sv-SE', { timeZone: zone });
+    const by = letters(run.builds);
+    const column = run.columns.find((c) => c.date === picked) ?? run.columns[0];
+    const change = async (path: string, body: object): Promise<void> => {
+        work(true);
+        await put(path, body);
+        work(false);
+    };
+
+    return (
+        <div className="runup" data-waiting={busy && isFetching ? '' : undefined}>
+            <div className="page-head">
+                <h1>Run-up</h1>
+                <p role={told?.bad === true ? 'alert' : 'status'} data-testid="told" className="runup-told" data-bad={told?.bad === true ? '' : undefined}>
+                    {told?.words ?? inWords(run, now, zone)}
+                </p>
+                {told?.undo != null && (
+                    <Button data-small onClick={() => void undo(told.undo ?? '')}>
+                        Take back
+                    </Button>
+                )}
+                <Button data-small aria-pressed={table} onClick={() => turn(!table)}>
+                    {table ? 'As a picture' : 'As a table'}
+                </Button>
+                <a className="plain-press" href="/api/runup.ics?download" download>
+                    Sessions as a calendar
+                </a>
+            </div>
+            <div className="runup-halves">
+                <div className="runup-half">
+                    <section className="card runup-card" aria-labelledby="sessions">
+                        <h2 id="sessions">Sessions</h2>
+                        {table ? <SessionTable run={run} zone={zone} /> : <Columns run={run} letters={by} zone={zone} chosen={column?.from} choose={(from) => pick(run.columns.find((c) => c.from === from)?.date ?? null)} />}
+                        <p className="quiet-line">
+                            {run.builds.filter((b) => b.ready !== null).map((b) => `${by.get(b.id) ?? ''} ${shortName(b.name)}`).join(' · ')}. Band: the paint in the gun. Dashed: the time there is.
+                        </p>
+                    </section>
+                    <section className="card runup-card" aria-labelledby="threads">
+                        <h2 id="threads">Threads</h2>
+                        <Threads run={run} letters={by} zone={zone} now={now} />
+                    </section>
+                </div>
+                <div className="runup-half">
+                    {column !== undefined && (
+                        <ChosenSession
+                            run={run}
+                            column={column}
+                            tonight={column === run.columns[0] && column.date === today}
+                            sessions={evenings.dates[column.date] ?? evenings.week[dayOf(column.date)] ?? []}
+                            zone={zone}
+                            buildId={buildId}
+                            set={(sessions) => void change(`evenings/dates/${column.date}`, { sessions })}
+                        />
+                    )}
+                    <Shows key={JSON.stringify(said.shows)} shows={said.shows} builds={run.builds} today={today} set={(shows) => void change('shows', { shows })} />
+                </div>
+            </div>
+        </div>
+    );
+}
+
+/** The next show in one sentence: when, how many builds, and which of them is late or has least to spare. */
+function inWords(run: RunUp, now: number, zone: string): string {
+    const show = run.shows[0];
+    if (show === undefined) {
+        return 'No show is written down: this is when each build would be ready.';
+    }
+    const entered = run.builds.filter((b) => b.show === show.id);
+    const late = entered.filter((b) => b.daysLate > 0);
+    const least = [...entered].filter((b) => b.spareEvenings !== null).sort((a, b) => (a.spareEvenings ?? 0) - (b.spareEvenings ?? 0))[0];
+    const days = Math.ceil((Date.parse(show.due) - now) / 86400000);
+    const stands = late.length > 0 ? late.map((b) => `${shortName(b.name)} is ${b.daysLate} d late`).join(', ') : least === undefined ? 'all is done' : `${least.spareEvenings ?? 0} evenings to spare`;
+
+    return `${show.name}, ${day(Date.parse(show.opens), zone)}, in ${days} d · ${entered.length === 1 ? '1 build' : `${entered.length} builds`} · ${stands}`;
+}

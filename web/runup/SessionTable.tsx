@@ -1,0 +1,34 @@
+import type { ReactElement } from 'react';
+import type { RunUp } from '../api/types';
+import { shortName } from '../frame/Edge';
+import { clock, day } from '../frame/words';
+
+/** The same as a table: for reading, for paper, and for those who do not see the picture. */
+export function SessionTable({ run, zone }: { run: RunUp; zone: string }): ReactElement {
+    return (
+        <table className="runup-table">
+            <thead>
+                <tr>
+                    <th scope="col">Session</th>
+                    <th scope="col">Planned, min</th>
+                    <th scope="col">What is in it</th>
+                </tr>
+            </thead>
+            <tbody>
+                {run.columns.map((column) => (
+                    <tr key={column.from}>
+                        <th scope="row">
+                            {day(Date.parse(column.from), zone)} {clock(Date.parse(column.from), zone)}–{clock(Date.parse(column.until), zone)}
+                        </th>
+                        <td>
+                            {Math.round(column.worked)} of {column.minutes}
+                        </td>
+                        <td>
+                            {column.blocks.map((block) => `${shortName(run.builds.find((b) => b.id === block.build)?.name ?? '')}: ${block.paint?.name ?? block.titles[0] ?? ''} (${Math.round(block.minutes)} min)`).join('; ')}
+                        </td>
+                    </tr>
+                ))}
+            </tbody>
+        </table>
+    );
+}

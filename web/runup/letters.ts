@@ -1,0 +1,16 @@
+import type { RunUpBuild } from '../api/types';
+import { shortName } from '../frame/Edge';
+
+/** A letter for each build, told apart: its first, or the next of its name that is free. */
+export function letters(builds: readonly RunUpBuild[]): Map<string, string> {
+    const taken = new Set<string>();
+    const found = new Map<string, string>();
+    for (const build of builds) {
+        const name = shortName(build.name).replace(/[^\p{L}\p{N}]/gu, '').toUpperCase();
+        const letter = [...name, ...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].find((l) => !taken.has(l)) ?? '?';
+        taken.add(letter);
+        found.set(build.id, letter);
+    }
+
+    return found;
+}
