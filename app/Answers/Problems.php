@@ -9,6 +9,7 @@ use AmberStep\Core\Log\Event;
 use AmberStep\Core\Plan\Checkpoint;
 use AmberStep\Core\Plan\Compiler;
 use AmberStep\Core\Plan\Problem;
+use AmberStep\Core\Timing\Show;
 use App\Clock\BenchClock;
 use App\Repositories\BuildRepository;
 use App\Repositories\EventRepository;
@@ -57,17 +58,21 @@ final readonly class Problems
         return [$loaded, $problem];
     }
 
-    /** From its whole log: of a kit that is not kept, or of all builds at once. */
-    public function whole(LoadedBuild $build): Problem
+    /**
+     * From its whole log: of a kit that is not kept, or of all builds at once.
+     *
+     * @param  Show|null  $show  it is to be made for; null: the one it is entered for
+     */
+    public function whole(LoadedBuild $build, ?Show $show = null): Problem
     {
-        return $this->posed($build, $build->events(), null, 0);
+        return $this->posed($build, $build->events(), null, 0, $show);
     }
 
     /** @param  list<Event>  $events  after the checkpoint */
-    private function posed(LoadedBuild $build, array $events, ?Checkpoint $from, int $every): Problem
+    private function posed(LoadedBuild $build, array $events, ?Checkpoint $from, int $every, ?Show $show = null): Problem
     {
         $now = $this->clock->epoch();
-        $show = $this->shows->of($build->id, $build->kit->zone);
+        $show ??= $this->shows->of($build->id, $build->kit->zone);
 
         return Problem::of($show === null ? $build->kit : ShowRule::askedOf($build->kit, $show->demands), $this->settings->house()->with($build->kit->house), $this->shelf->shelf(), $events, $this->rooms->room($now), $now, $this->experience->all(), Compiler::ofTheTrade()->rules, $from, $every);
     }

@@ -163,4 +163,48 @@ final class RunUpTest extends AppTestCase
         $this->get('/api/runup.ics')->assertStatus(422);
         $this->artisan('amber:runup')->expectsOutputToContain('No build is in hand.')->assertSuccessful();
     }
+
+    public function test_what_a_lever_promises_is_what_comes_when_it_is_taken_and_two_of_them_save_the_show(): void
+    {
+        $this->runUp();
+        $asked = $this->send('GET', '/api/runup/levers')->assertOk()->json();
+        $tractor = self::id('Type 6');
+        self::assertSame($tractor, $asked['build']);
+        self::assertGreaterThanOrEqual(2, count(array_filter($asked['levers'], static fn (array $l): bool => $l['allDaysLate'] === 0)), 'two and more save it');
+        self::assertSame($asked['levers'], collect($asked['levers'])->sortBy([['allDaysLate', 'asc'], ['wonMinutes', 'desc']])->values()->all(), 'best first');
+        $kinds = [];
+        foreach ($asked['levers'] as $lever) {
+            $back = $this->taken($lever);
+            $builds = array_column($this->runUp()['builds'], null, 'id');
+            self::assertSame([$lever['ready'], $lever['daysLate'], $lever['spareMinutes']], [$builds[$tractor]['ready'], $builds[$tractor]['daysLate'], $builds[$tractor]['spareMinutes']], $lever['title']);
+            self::assertSame($lever['allDaysLate'], array_sum(array_column($builds, 'daysLate')), $lever['title']);
+            $back();
+            $kinds[] = array_key_first(array_filter(['edits' => $lever['edits'], 'date' => $lever['date'], 'shows' => $lever['shows'], 'away' => $lever['away']]));
+        }
+        self::assertEqualsCanonicalizing(['edits', 'date', 'shows', 'away'], array_values(array_unique($kinds)));
+    }
+
+    /**
+     * @param  array<string, mixed>  $lever
+     * @return callable(): mixed that takes it back
+     */
+    private function taken(array $lever): callable
+    {
+        if ($lever['away'] !== null) {
+            $this->send('PUT', "/api/builds/{$lever['away']}/away", ['away' => true])->assertOk();
+
+            return fn () => $this->send('PUT', "/api/builds/{$lever['away']}/away", ['away' => false])->assertOk();
+        }
+        if ($lever['edits'] !== null) {
+            $revision = (int) Build::query()->whereKey($lever['build'])->value('revision');
+            $change = $this->send('POST', "/api/builds/{$lever['build']}/changes", ['title' => $lever['title'], 'edits' => $lever['edits']], ['If-Match' => "\"{$revision}\""])->assertCreated()->json('change.id');
+
+            return fn () => $this->send('POST', "/api/builds/{$lever['build']}/changes/{$change}/undo", [], ['If-Match' => '"'.($revision + 1).'"'])->assertCreated();
+        }
+        $change = $lever['date'] !== null
+            ? $this->send('PUT', "/api/evenings/dates/{$lever['date']}", ['sessions' => $lever['sessions']])->assertOk()->json('change.id')
+            : $this->send('PUT', '/api/shows', ['shows' => $lever['shows']])->assertOk()->json('change.id');
+
+        return fn () => $this->send('POST', "/api/changes/{$change}/undo", [])->assertSuccessful();
+    }
 }

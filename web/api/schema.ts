@@ -2472,6 +2472,51 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runup/levers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What would save a show that is missed, or give room where there is little, each priced by planning all builds with it. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Best first; nothing is changed by asking. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Levers"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runup.ics": {
         parameters: {
             query?: never;
@@ -4180,6 +4225,31 @@ export interface components {
             eveningMinutes: number;
             builds: components["schemas"]["RunUpBuild"][];
             columns: components["schemas"]["RunUpColumn"][];
+        };
+        Levers: {
+            now: components["schemas"]["Instant"];
+            /** @description The build they are for; null where none has little to spare. */
+            build: string | null;
+            levers: components["schemas"]["Lever"][];
+        };
+        /** @description One of edits, a date with sessions, shows or a build to put away says how it is taken. */
+        Lever: {
+            title: string;
+            build: components["schemas"]["Id"];
+            edits: components["schemas"]["Edit"][] | null;
+            date: string | null;
+            sessions: components["schemas"]["Session"][] | null;
+            shows: components["schemas"]["ShowRow"][] | null;
+            away: string | null;
+            /** @description When its build is ready then. */
+            ready: string | null;
+            /** @description of its build */
+            daysLate: number;
+            /** @description of all builds together */
+            allDaysLate: number;
+            spareMinutes: number | null;
+            /** @description minutes at the bench more to spare */
+            wonMinutes: number;
         };
         RunUpBuild: {
             id: components["schemas"]["Id"];

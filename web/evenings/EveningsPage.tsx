@@ -20,7 +20,7 @@ export default function EveningsPage(): ReactElement {
     const now = useNow();
     const zone = frame.data?.builds[0]?.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
     const today = new Date(now).toLocaleDateString('sv-SE', { timeZone: zone });
-    const { told, put, undo } = useTold();
+    const { told, put } = useTold();
     if (evenings === undefined) {
         return <p>Looking at the calendar.</p>;
     }
@@ -33,7 +33,7 @@ export default function EveningsPage(): ReactElement {
                     {told?.words ?? 'When you are at the bench. All builds are planned into it: there is one pair of hands.'}
                 </p>
                 {told?.undo != null && (
-                    <Button data-small onClick={() => void undo(told.undo ?? '')}>
+                    <Button data-small onClick={() => void told.undo?.()}>
                         Take back
                     </Button>
                 )}

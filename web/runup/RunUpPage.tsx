@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { api } from '../api/client';
 import { useNow } from '../api/clock';
-import type { Evenings, RunUp, ShowRow } from '../api/types';
+import type { Evenings, Lever, RunUp, ShowRow } from '../api/types';
 import { shortName } from '../frame/Edge';
 import { dayOf } from '../shared/sessions';
 import { useFrame } from '../frame/queries';
@@ -12,6 +12,7 @@ import { day } from '../frame/words';
 import { useTold } from '../shared/useTold';
 import { ChosenSession } from './ChosenSession';
 import { Columns } from './Columns';
+import { MoreRoom } from './MoreRoom';
 import { letters } from './letters';
 import { SessionTable } from './SessionTable';
 import { Shows } from './Shows';
@@ -24,7 +25,7 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
     const { data: said } = useQuery({ queryKey: ['shows'], queryFn: () => api.get<{ shows: ShowRow[] }>('shows') });
     const frame = useFrame();
     const now = useNow();
-    const { told, put, undo } = useTold();
+    const { told, put, act } = useTold();
     const [picked, pick] = useState<string | null>(null);
     const [busy, work] = useState(false);
     const [table, turn] = useState(false);
@@ -41,6 +42,30 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
         work(false);
     };
 
+    const take = async (lever: Lever): Promise<void> => {
+        work(true);
+        if (lever.date !== null) {
+            await put(`evenings/dates/${lever.date}`, { sessions: lever.sessions });
+        } else if (lever.shows !== null) {
+            await put('shows', { shows: lever.shows });
+        } else if (lever.away !== null) {
+            const id = lever.away;
+            await act(`${lever.title}: all plans follow.`, async () => {
+                await api.put(`builds/${id}/away`, { away: true });
+
+                return () => api.put(`builds/${id}/away`, { away: false });
+            });
+        } else {
+            const revision = frame.data?.builds.find((b) => b.id === lever.build)?.revision ?? 0;
+            await act(`${lever.title}: all plans follow.`, async () => {
+                const { change } = await api.post<{ change: { id: string } }>(`builds/${lever.build}/changes`, { title: lever.title, edits: lever.edits }, { 'If-Match': `"${revision}"` });
+
+                return () => api.post(`builds/${lever.build}/changes/${change.id}/undo`, {}, { 'If-Match': `"${revision + 1}"` });
+            });
+        }
+        work(false);
+    };
+
     return (
         <div className="runup" data-waiting={busy && isFetching ? '' : undefined}>
             <div className="page-head">
@@ -49,7 +74,7 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
                     {told?.words ?? inWords(run, now, zone)}
                 </p>
                 {told?.undo != null && (
-                    <Button data-small onClick={() => void undo(told.undo ?? '')}>
+                    <Button data-small onClick={() => void told.undo?.()}>
                         Take back
                     </Button>
                 )}
@@ -73,6 +98,7 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
                         <h2 id="threads">Threads</h2>
                         <Threads run={run} letters={by} zone={zone} now={now} />
                     </section>
+                    <Shows key={JSON.stringify(said.shows)} shows={said.shows} builds={run.builds} today={today} set={(shows) => void change('shows', { shows })} />
                 </div>
                 <div className="runup-half">
                     {column !== undefined && (
@@ -86,7 +112,7 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
                             set={(sessions) => void change(`evenings/dates/${column.date}`, { sessions })}
                         />
                     )}
-                    <Shows key={JSON.stringify(said.shows)} shows={said.shows} builds={run.builds} today={today} set={(shows) => void change('shows', { shows })} />
+                    <MoreRoom run={run} zone={zone} now={now} take={(lever) => void take(lever)} />
                 </div>
             </div>
         </div>

@@ -6,26 +6,43 @@ import { queries } from '../frame/queries';
 export interface Told {
     words: string;
     bad: boolean;
-    undo: string | null;
+    undo: (() => Promise<void>) | null;
 }
 
-/** A change that belongs to no build: what came of it in words, and how to take it back. */
-export function useTold(): { told: Told | null; put: (path: string, body: object) => Promise<void>; undo: (id: string) => Promise<void> } {
+export interface Telling {
+    told: Told | null;
+    /** A change that belongs to no build. */
+    put: (path: string, body: object) => Promise<void>;
+    /** Any change; what is given back takes it back. */
+    act: (words: string, work: () => Promise<() => Promise<unknown>>) => Promise<void>;
+}
+
+/** What came of a change in words, and how to take it back. */
+export function useTold(): Telling {
     const [told, tell] = useState<Told | null>(null);
-    const put = async (path: string, body: object): Promise<void> => {
+    const run = async (work: () => Promise<Told | null>): Promise<void> => {
         try {
-            const { change } = await api.put<{ change: ToldChange }>(path, body);
-            tell(change === null ? null : { words: `${change.title}: all plans follow.`, bad: false, undo: change.id });
+            tell(await work());
         } catch (error) {
             tell({ words: error instanceof Refused ? error.sentence() : 'The bench cannot be reached: nothing was changed.', bad: true, undo: null });
         }
         await queries.invalidateQueries();
     };
-    const undo = async (id: string): Promise<void> => {
-        await api.post(`changes/${id}/undo`, {});
-        tell({ words: 'Taken back.', bad: false, undo: null });
-        await queries.invalidateQueries();
-    };
+    const back = (work: () => Promise<unknown>) => (): Promise<void> =>
+        run(async () => {
+            await work();
 
-    return { told, put, undo };
+            return { words: 'Taken back.', bad: false, undo: null };
+        });
+
+    return {
+        told,
+        put: (path, body) =>
+            run(async () => {
+                const { change } = await api.put<{ change: ToldChange }>(path, body);
+
+                return change === null ? null : { words: `${change.title}: all plans follow.`, bad: false, undo: back(() => api.post(`changes/${change.id}/undo`, {})) };
+            }),
+        act: (words, work) => run(async () => ({ words, bad: false, undo: back(await work()) })),
+    };
 }

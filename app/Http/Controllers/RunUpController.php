@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use AmberStep\Core\Document\BadDocument;
+use App\Answers\Levers;
 use App\Answers\RunUps;
 use App\Http\Answer;
 use App\Repositories\Shows;
@@ -15,13 +16,19 @@ use Illuminate\Http\Response;
 /** All builds on their way to a date, and the shows they are made for. */
 final readonly class RunUpController
 {
-    public function __construct(private RunUps $runUps, private Shows $shows, private Answer $answer)
+    public function __construct(private RunUps $runUps, private Levers $levers, private Shows $shows, private Answer $answer)
     {
     }
 
     public function show(Request $request): Response
     {
         return $this->answer->kept($this->runUps->ask(), $request);
+    }
+
+    /** Asked after the picture: each is priced by planning all builds. */
+    public function levers(Request $request): Response
+    {
+        return $this->answer->kept($this->levers->ask(), $request);
     }
 
     public function shows(): JsonResponse
