@@ -88,6 +88,7 @@ Route::put('evenings/dates/{date}', [EveningController::class, 'date']);
 Route::put('guns', [EveningController::class, 'guns']);
 Route::get('runup', [RunUpController::class, 'show']);
 Route::get('runup/levers', [RunUpController::class, 'levers']);
+Route::get('runup/chance', [RunUpController::class, 'chance']);
 Route::get('runup.ics', [CalendarController::class, 'sessions']);
 Route::get('shows', [RunUpController::class, 'shows']);
 Route::put('shows', [RunUpController::class, 'set']);

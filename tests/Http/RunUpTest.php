@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Answers\Chances;
 use App\Build\BenchFile;
 use App\Models\Build;
 use Sabre\VObject\Reader;
@@ -182,6 +183,22 @@ final class RunUpTest extends AppTestCase
             $kinds[] = array_key_first(array_filter(['edits' => $lever['edits'], 'date' => $lever['date'], 'shows' => $lever['shows'], 'away' => $lever['away']]));
         }
         self::assertEqualsCanonicalizing(['edits', 'date', 'shows', 'away'], array_values(array_unique($kinds)));
+    }
+
+    public function test_the_chance_is_told_once_it_was_counted_and_of_no_other_state(): void
+    {
+        self::assertFalse($this->send('GET', '/api/runup/chance')->assertOk()->json('counted'));
+        self::assertFalse(app(Chances::class)->count(static fn (): bool => false, 20), 'told to stop it keeps nothing');
+        self::assertFalse($this->send('GET', '/api/runup/chance')->json('counted'));
+        self::assertTrue(app(Chances::class)->count(static fn (): bool => true, 20));
+
+        $chance = $this->send('GET', '/api/runup/chance')->json();
+        self::assertSame([true, 20, 0], [$chance['counted'], $chance['draws'], $chance['allInTime']], 'one build is a week late');
+        $cinder = array_column($chance['builds'], null, 'id')[self::id('Cinder')];
+        self::assertSame(20, $cinder['inTime'], 'another has ten evenings to spare');
+        self::assertLessThanOrEqual($cinder['nine'], $cinder['half']);
+        $this->send('PUT', '/api/evenings/dates/2026-03-08', ['sessions' => [['from' => 600, 'until' => 960]]])->assertOk();
+        self::assertFalse($this->send('GET', '/api/runup/chance')->json('counted'));
     }
 
     /**

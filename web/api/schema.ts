@@ -2517,6 +2517,51 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runup/chance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How likely it is that the shows are made, by as many draws; counted beside the search. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Counted is false until it was. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Chance"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runup.ics": {
         parameters: {
             query?: never;
@@ -4225,6 +4270,22 @@ export interface components {
             eveningMinutes: number;
             builds: components["schemas"]["RunUpBuild"][];
             columns: components["schemas"]["RunUpColumn"][];
+        };
+        Chance: {
+            now: components["schemas"]["Instant"];
+            counted: boolean;
+            draws: number;
+            /** @description draws in which every show is made */
+            allInTime: number;
+            builds: {
+                id: components["schemas"]["Id"];
+                /** @description Draws in which it makes its show; null where it has none. */
+                inTime: number | null;
+                /** @description When it is ready in 5 of 10. */
+                half: string | null;
+                /** @description When it is ready in 9 of 10. */
+                nine: string | null;
+            }[];
         };
         Levers: {
             now: components["schemas"]["Instant"];

@@ -16,6 +16,7 @@ export type Evenings = Schemas['Evenings'];
 export type Session = Schemas['Session'];
 export type RunUp = Schemas['RunUp'];
 export type Levers = Schemas['Levers'];
+export type Chance = Schemas['Chance'];
 export type Lever = Schemas['Lever'];
 export type RunUpBuild = Schemas['RunUpBuild'];
 export type RunUpColumn = Schemas['RunUpColumn'];

@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { api } from '../api/client';
 import { useNow } from '../api/clock';
-import type { Evenings, Lever, RunUp, ShowRow } from '../api/types';
+import type { Chance, Evenings, Lever, RunUp, ShowRow } from '../api/types';
 import { shortName } from '../frame/Edge';
 import { dayOf } from '../shared/sessions';
 import { useFrame } from '../frame/queries';
@@ -16,13 +16,14 @@ import { MoreRoom } from './MoreRoom';
 import { letters } from './letters';
 import { SessionTable } from './SessionTable';
 import { Shows } from './Shows';
-import { Threads } from './Threads';
+import { ofTen, Threads } from './Threads';
 
 /** All builds on their way to a date: sessions with what is in them, a thread a build, the shows as walls. */
 export default function RunUpPage({ buildId }: { buildId: string }): ReactElement {
     const { data: run, isFetching } = useQuery({ queryKey: ['runup'], queryFn: () => api.get<RunUp>('runup') });
     const { data: evenings } = useQuery({ queryKey: ['evenings'], queryFn: () => api.get<Evenings>('evenings') });
     const { data: said } = useQuery({ queryKey: ['shows'], queryFn: () => api.get<{ shows: ShowRow[] }>('shows') });
+    const { data: chance } = useQuery({ queryKey: ['runup', 'chance'], queryFn: () => api.get<Chance>('runup/chance') });
     const frame = useFrame();
     const now = useNow();
     const { told, put, act } = useTold();
@@ -71,7 +72,7 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
             <div className="page-head">
                 <h1>Run-up</h1>
                 <p role={told?.bad === true ? 'alert' : 'status'} data-testid="told" className="runup-told" data-bad={told?.bad === true ? '' : undefined}>
-                    {told?.words ?? inWords(run, now, zone)}
+                    {told?.words ?? inWords(run, chance, now, zone)}
                 </p>
                 {told?.undo != null && (
                     <Button data-small onClick={() => void told.undo?.()}>
@@ -96,7 +97,7 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
                     </section>
                     <section className="card runup-card" aria-labelledby="threads">
                         <h2 id="threads">Threads</h2>
-                        <Threads run={run} letters={by} zone={zone} now={now} />
+                        <Threads run={run} chance={chance} letters={by} zone={zone} now={now} />
                     </section>
                     <Shows key={JSON.stringify(said.shows)} shows={said.shows} builds={run.builds} today={today} set={(shows) => void change('shows', { shows })} />
                 </div>
@@ -120,7 +121,7 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
 }
 
 /** The next show in one sentence: when, how many builds, and which of them is late or has least to spare. */
-function inWords(run: RunUp, now: number, zone: string): string {
+function inWords(run: RunUp, chance: Chance | undefined, now: number, zone: string): string {
     const show = run.shows[0];
     if (show === undefined) {
         return 'No show is written down: this is when each build would be ready.';
@@ -131,5 +132,5 @@ function inWords(run: RunUp, now: number, zone: string): string {
     const days = Math.ceil((Date.parse(show.due) - now) / 86400000);
     const stands = late.length > 0 ? late.map((b) => `${shortName(b.name)} is ${b.daysLate} d late`).join(', ') : least === undefined ? 'all is done' : `${least.spareEvenings ?? 0} evenings to spare`;
 
-    return `${show.name}, ${day(Date.parse(show.opens), zone)}, in ${days} d · ${entered.length === 1 ? '1 build' : `${entered.length} builds`} · ${stands}`;
+    return `${show.name}, ${day(Date.parse(show.opens), zone)}, in ${days} d · ${entered.length === 1 ? '1 build' : `${entered.length} builds`} · ${stands}${chance?.counted === true ? `, ${ofTen(chance.allInTime, chance.draws)} make all shows` : ''}`;
 }

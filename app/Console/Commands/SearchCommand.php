@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Answers\Chances;
 use App\Answers\RunUps;
 use App\Models\Build;
 use App\Search\Searcher;
@@ -22,7 +23,7 @@ final class SearchCommand extends Command
 
     protected $description = 'Search for a better order of all that is to be done';
 
-    public function handle(Searcher $searcher, RunUps $runUps): int
+    public function handle(Searcher $searcher, RunUps $runUps, Chances $chances): int
     {
         $lock = fopen($this->lock(), 'c');
         if ($lock === false || ! flock($lock, LOCK_EX | LOCK_NB)) {
@@ -40,6 +41,7 @@ final class SearchCommand extends Command
                 if ($found !== null) {
                     // So that the frame knows who is late before anybody has looked.
                     $runUps->ask();
+                    $chances->count(static fn (): bool => $searcher->state() === $state);
                 }
             }
             $watches = $this->option('watch') === true;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use AmberStep\Core\Document\BadDocument;
+use App\Answers\Chances;
 use App\Answers\Levers;
 use App\Answers\RunUps;
 use App\Http\Answer;
@@ -16,7 +17,7 @@ use Illuminate\Http\Response;
 /** All builds on their way to a date, and the shows they are made for. */
 final readonly class RunUpController
 {
-    public function __construct(private RunUps $runUps, private Levers $levers, private Shows $shows, private Answer $answer)
+    public function __construct(private RunUps $runUps, private Levers $levers, private Chances $chances, private Shows $shows, private Answer $answer)
     {
     }
 
@@ -29,6 +30,12 @@ final readonly class RunUpController
     public function levers(Request $request): Response
     {
         return $this->answer->kept($this->levers->ask(), $request);
+    }
+
+    /** As it was counted beside the search; not yet, where it was not. */
+    public function chance(): JsonResponse
+    {
+        return $this->answer->json($this->chances->now());
     }
 
     public function shows(): JsonResponse
