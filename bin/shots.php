@@ -35,6 +35,8 @@ function do_first(Browser $browser, string $first): void
         $browser->see('.match-found li');
         $browser->see('.tone-list li');
         $browser->script('window.scrollTo(0, 0)');
+    } elseif ($first === 'levers') {
+        $browser->see('.runup-lever');
     } elseif ($first === 'away') {
         $browser->click('.week-date[data-date="2026-03-14"]');
         $browser->press('Away');
@@ -55,12 +57,14 @@ $server = new Server('2026-03-03T19:05:00Z');
 $folder = __DIR__.'/../docs/screenshots';
 // name, station, place of the build, width, height, surround, what is done first
 $views = [
+    // First, while the evenings are as the demo has them.
+    ['runup-day', 'runup', 2, 1280, 800, 'day', 'levers'],
     ['kit-day', 'kit', 0, 1280, 800, 'day', 'type'], ['house-day', 'house', 0, 1280, 800, 'day', ''], ['sheet-day', 'sheet', 0, 1280, 800, 'day', ''],
     ['booklet-day', 'booklet', 2, 1280, 800, 'day', 'call'], ['breakdown-day', 'breakdown', 2, 1280, 800, 'day', 'deck'], ['lists-tablet', 'lists', 2, 820, 1180, 'day', ''],
     ['surface-day', 'surface', 2, 1280, 800, 'day', ''], ['round-tablet', 'surface', 2, 820, 1180, 'booth', 'round'],
     ['mix-day', 'mix', 0, 1280, 800, 'day', 'two'], ['mix-colour-booth', 'mix', 0, 1280, 800, 'booth', 'colour'], ['evenings-day', 'evenings', 0, 1280, 800, 'day', 'away'],
     ['bench-day', 'bench', 0, 1280, 800, 'day', ''], ['bench-tablet', 'bench', 0, 820, 1180, 'day', ''],
-    ['runup-day', 'runup', 2, 1280, 800, 'day', ''], ['layers-booth', 'layers', 0, 1280, 800, 'booth', ''], ['film-day', 'layers', 1, 1280, 800, 'day', 'film'],
+    ['layers-booth', 'layers', 0, 1280, 800, 'booth', ''], ['film-day', 'layers', 1, 1280, 800, 'day', 'film'],
     ['log-day', 'log', 0, 1280, 800, 'day', ''], ['finish-day', 'finish', 4, 1280, 800, 'day', ''], ['keep-booth', 'keep', 0, 1280, 800, 'booth', 'back'],
 ];
 $browser = Browser::open();

@@ -6,6 +6,7 @@ namespace App\Answers;
 
 use AmberStep\Core\Kit\Parking;
 use AmberStep\Core\Plan\Plan;
+use AmberStep\Core\RunUp\Run;
 use App\Build\Changer;
 use App\Http\Presenters\BenchPresenter;
 use App\Http\Presenters\BookletPresenter;
@@ -16,8 +17,10 @@ use App\Http\Presenters\MixBenchPresenter;
 use App\Http\Presenters\MixPresenter;
 use App\Http\Presenters\PlanPresenter;
 use App\Http\Presenters\SurfacePresenter;
+use App\Http\Presenters\Time;
 use App\Repositories\Grits;
 use App\Repositories\LoadedBuild;
+use App\Repositories\Shows;
 use App\Repositories\UsedOn;
 use LogicException;
 
@@ -34,7 +37,7 @@ final readonly class Slices
     /** Those that say when something is done: they are worked out again when an evening does not hold it any more. */
     public const TELLS_TIMES = ['bench', 'plan', 'sprayings'];
 
-    public function __construct(private Changer $changer, private Grits $grits)
+    public function __construct(private Changer $changer, private Grits $grits, private Shows $shows)
     {
     }
 
@@ -51,7 +54,7 @@ final readonly class Slices
         $name = ['build' => KitPresenter::name($loaded)];
 
         return match ($slice) {
-            'bench' => $name + BenchPresenter::bench($plan, $minutes ?? self::USUAL_MINUTES, $beside($plan->nowEpoch + 60 * ($minutes ?? self::USUAL_MINUTES))),
+            'bench' => $name + BenchPresenter::bench($plan, $minutes ?? self::USUAL_MINUTES, $beside($plan->nowEpoch + 60 * ($minutes ?? self::USUAL_MINUTES))) + ['show' => $this->show($plan, $loaded)],
             'frame' => self::frame($plan, $loaded),
             'plan' => $name + PlanPresenter::plan($plan) + $this->undoable($loaded),
             'find' => $name + ['things' => FindPresenter::things($plan)],
@@ -67,6 +70,18 @@ final readonly class Slices
             'lists' => $name + ['lists' => BookletPresenter::lists($kit, $context->shelf, $context->house, $context->surface)],
             default => throw new LogicException("{$slice} is no answer of a build"),
         };
+    }
+
+    /** @return array{name: string, opens: string|null, due: string|null, daysLate: int}|null the show it is made for, and by how much it misses it */
+    private function show(Plan $plan, LoadedBuild $loaded): ?array
+    {
+        $show = $this->shows->of($loaded->id, $loaded->kit->zone);
+        if ($show === null) {
+            return null;
+        }
+        $run = new Run($loaded->id, $loaded->kit->name, $plan->finishEpoch(), $show, null, [], []);
+
+        return ['name' => $show->name, 'opens' => Time::utc($show->opensEpoch), 'due' => Time::utc($show->dueEpoch), 'daysLate' => $run->daysLate()];
     }
 
     /** @return array{undoable: array<string, mixed>|null} */

@@ -37,7 +37,7 @@ foreach ([[22, 5], [100, 1], [100, 5], [100, 20]] as [$areas, $builds]) {
         printf("%-52s %8.1f ms\n", 'empty framework request', $empty);
         row('a write', wall($note, 11) / $empty, 8, 'x');
 
-        $routes = $builds === 5 ? [...array_map(static fn (string $r): string => "/api/builds/{$id}/{$r}", READERS), '/api/frame', '/api/holds.ics', '/api/products', '/api/products.csv', '/api/builds', '/api/copies'] : ["/api/builds/{$id}/bench?minutes=90", "/api/builds/{$id}/plan", '/api/frame'];
+        $routes = $builds === 5 ? [...array_map(static fn (string $r): string => "/api/builds/{$id}/{$r}", READERS), '/api/frame', '/api/runup', '/api/holds.ics', '/api/products', '/api/products.csv', '/api/builds', '/api/copies'] : ["/api/builds/{$id}/bench?minutes=90", "/api/builds/{$id}/plan", '/api/frame', '/api/runup'];
         foreach ($routes as $path) {
             $name = str_replace("/api/builds/{$id}/", '', $path);
             $cold = [];

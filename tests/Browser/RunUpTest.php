@@ -62,4 +62,25 @@ final class RunUpTest extends BrowserTestCase
         $this->browser->seeText('.runup-table', 'Fri 6 Mar 19:00–21:00');
         self::assertSame([], $this->browser->axe());
     }
+
+    public function test_a_lever_is_looked_at_and_taken_and_a_sitting_put_off_says_what_it_does_to_the_end_first(): void
+    {
+        $this->open();
+        $this->browser->click('.runup-lever button[aria-label^="Look at: Torsay put away"]');
+        $this->browser->seeText('.runup-promise', 'Dunmore is ready');
+        $this->browser->press('Take it');
+        $this->browser->seeText('[data-testid="told"]', 'Torsay put away until then: all plans follow.');
+        $this->browser->until(fn (): bool => $this->browser->count('.runup-thread[data-late]') === 0, 'one is late still');
+        $this->browser->press('Take back');
+        $this->browser->see('.runup-thread[data-late]');
+
+        $this->browser->click('.runup-off[aria-label="Put off: Linnet Sea Grey"]');
+        $this->browser->seeText('.runup-blocks .runup-promise', 'To Wed 19:00: ready');
+        self::assertSame([], $this->browser->axe());
+        $this->browser->press('Put it off');
+        $this->browser->seeText('[data-testid="told"]', 'Linnet Sea Grey put off: all plans follow.');
+        $this->browser->until(fn (): bool => ! str_contains($this->browser->text('.runup-blocks'), 'Linnet Sea Grey on Shearwater'), 'it is there still');
+        $this->browser->press('Take back');
+        $this->browser->seeText('.runup-blocks', 'Linnet Sea Grey on Shearwater');
+    }
 }

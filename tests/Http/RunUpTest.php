@@ -49,6 +49,10 @@ final class RunUpTest extends AppTestCase
         self::assertLessThan(0, $this->build('Type 6')['spareMinutes']);
         self::assertGreaterThan(0, $this->build('Shearwater')['spareMinutes']);
         self::assertNotSame([], $this->build('Type 6')['nights']);
+        $bench = fn (string $name): mixed => $this->send('GET', '/api/builds/'.self::id($name).'/bench?minutes=120')->json('show');
+        self::assertSame(['Harbour Lights', '2026-03-28T05:00:00Z', 0], [$bench('Shearwater')['name'], $bench('Shearwater')['due'], $bench('Shearwater')['daysLate']]);
+        self::assertGreaterThan(0, $bench('Type 6')['daysLate']);
+        self::assertNull($bench('Marram'));
         self::assertSame([self::id('Type 6') => $this->build('Type 6')['daysLate']], $this->send('GET', '/api/frame')->json('late'));
         foreach ($run['columns'] as $column) {
             self::assertLessThanOrEqual($column['minutes'], $column['worked'], $column['date']);

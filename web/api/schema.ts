@@ -4351,6 +4351,8 @@ export interface components {
                 } | null;
                 titles: string[];
                 pieces: string[];
+                /** @description Their keys, without what is done at the gun. */
+                steps: string[];
             }[];
         };
         GunRow: {
@@ -4582,6 +4584,13 @@ export interface components {
         Bench: {
             now: components["schemas"]["Instant"];
             build: components["schemas"]["BuildName"];
+            /** @description The show it is made for; null where it has none. */
+            show: {
+                name: string;
+                opens: components["schemas"]["Instant"];
+                due: components["schemas"]["Instant"];
+                daysLate: number;
+            } | null;
             minutes: number;
             current: components["schemas"]["Step"] | null;
             closesAt: components["schemas"]["Instant"] | null;

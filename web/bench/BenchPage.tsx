@@ -106,6 +106,13 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                         At your usual sessions the build is finished <strong>{wall(bench.finish, at, zone)}</strong>.
                     </p>
                 )}
+                {bench.show !== null && bench.finish !== null && (
+                    <p className="bench-finish" data-testid="show">
+                        {bench.show.name} is in <strong>{Math.max(0, Math.ceil((Date.parse(bench.show.due ?? '') - at) / 86400000))} d</strong>
+                        {bench.show.daysLate > 0 ? `: ${bench.show.daysLate} d too late as it stands. ` : ': in time. '}
+                        <Link to={`/b/${buildId}/runup`}>Run-up</Link>
+                    </p>
+                )}
                 {bench.faultPlaces.length > 0 && (
                     <button type="button" className="plain-press bench-sheet" onClick={() => show('fault')} data-testid="wrong-anywhere">
                         Something is wrong somewhere

@@ -1,16 +1,17 @@
 import { Button } from '@mantine/core';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
-import type { RunUp, RunUpColumn, Session } from '../api/types';
+import type { Edit, RunUp, RunUpColumn, Session } from '../api/types';
 import { shortName } from '../frame/Edge';
 import { SessionField } from '../shared/SessionField';
+import { PutOff } from './PutOff';
 import { clock, day } from '../frame/words';
 
 /** Minutes by which a press makes a session longer or shorter. */
 const STEP = 30;
 
 /** One session opened: what is in it, in its order; made longer, shorter, struck, or as its weekday again. */
-export function ChosenSession({ run, column, tonight, sessions, zone, buildId, set }: { run: RunUp; column: RunUpColumn; tonight: boolean; sessions: readonly Session[]; zone: string; buildId: string; set: (sessions: Session[] | null) => void }): ReactElement {
+export function ChosenSession({ run, column, tonight, sessions, zone, now, buildId, set, putOff }: { run: RunUp; column: RunUpColumn; tonight: boolean; sessions: readonly Session[]; zone: string; now: number; buildId: string; set: (sessions: Session[] | null) => void; putOff: (build: string, title: string, edits: Edit[]) => void }): ReactElement {
     const last = sessions[sessions.length - 1];
     const until = (by: number): Session[] => (last === undefined ? [] : [...sessions.slice(0, -1), { from: last.from, until: Math.min(1440, Math.max(last.from + STEP, last.until + by)) }]);
     const at = Date.parse(column.from);
@@ -29,10 +30,11 @@ export function ChosenSession({ run, column, tonight, sessions, zone, buildId, s
                     <li key={`${block.build} ${block.paint?.name ?? ''}`}>
                         <span className="runup-swatch" style={block.paint?.swatch == null ? undefined : { background: block.paint.swatch }} data-none={block.paint === null ? '' : undefined} aria-hidden="true" />
                         <span>
-                            <strong>{block.paint === null ? build(block.build) : `${block.paint.name} on ${build(block.build)}`}</strong>
+                            <strong>{block.paint === null ? build(block.build) : block.steps.length === 0 ? `${block.paint.name} at the gun` : `${block.paint.name} on ${build(block.build)}`}</strong>
                             <span className="runup-where">
-                                {some(block.paint === null ? block.titles : block.pieces, block.paint === null ? '; ' : ', ')}: {Math.round(block.minutes)} min
+                                {block.steps.length === 0 ? 'rinsed or mixed' : some(block.paint === null ? block.titles : block.pieces, block.paint === null ? '; ' : ', ')}: {Math.round(block.minutes)} min
                             </span>
+                            <PutOff run={run} column={column} block={block} zone={zone} now={now} put={putOff} />
                         </span>
                     </li>
                 ))}

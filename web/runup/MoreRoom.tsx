@@ -26,9 +26,9 @@ export function MoreRoom({ run, zone, now, take }: { run: RunUp; zone: string; n
     }
 
     return (
-        <section className="card runup-card" data-amber={build.daysLate > 0 ? '' : undefined} data-waiting={isFetching ? '' : undefined} aria-labelledby="more-room">
+        <section className="card runup-card" data-amber={build.daysLate > 0 ? '' : undefined} aria-labelledby="more-room">
             <h2 id="more-room">{build.daysLate > 0 ? `What would save ${shortName(build.name)}` : `More room for ${shortName(build.name)}`}</h2>
-            <p className="quiet-line">{data.levers.length === 0 ? 'Nothing that was tried helps by half an hour or more.' : 'Best first. Each was priced by planning all builds with it; nothing is dropped by itself.'}</p>
+            <p className="quiet-line">{isFetching ? 'Pricing anew. ' : ''}{data.levers.length === 0 ? 'Nothing that was tried helps by half an hour or more.' : 'Best first. Each was priced by planning all builds with it; nothing is dropped by itself.'}</p>
             {data.levers.map((lever) => (
                 <div key={lever.title} className="runup-lever">
                     <span>

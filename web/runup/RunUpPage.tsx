@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { api } from '../api/client';
 import { useNow } from '../api/clock';
-import type { Chance, Evenings, Lever, RunUp, ShowRow } from '../api/types';
+import type { Chance, Edit, Evenings, Lever, RunUp, ShowRow } from '../api/types';
 import { shortName } from '../frame/Edge';
 import { dayOf } from '../shared/sessions';
 import { useFrame } from '../frame/queries';
@@ -43,6 +43,16 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
         work(false);
     };
 
+    const edit = async (build: string, title: string, edits: Edit[]): Promise<void> => {
+        const revision = frame.data?.builds.find((b) => b.id === build)?.revision ?? 0;
+        work(true);
+        await act(`${title}: all plans follow.`, async () => {
+            const { change: made } = await api.post<{ change: { id: string } }>(`builds/${build}/changes`, { title, edits }, { 'If-Match': `"${revision}"` });
+
+            return () => api.post(`builds/${build}/changes/${made.id}/undo`, {}, { 'If-Match': `"${revision + 1}"` });
+        });
+        work(false);
+    };
     const take = async (lever: Lever): Promise<void> => {
         work(true);
         if (lever.date !== null) {
@@ -57,12 +67,7 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
                 return () => api.put(`builds/${id}/away`, { away: false });
             });
         } else {
-            const revision = frame.data?.builds.find((b) => b.id === lever.build)?.revision ?? 0;
-            await act(`${lever.title}: all plans follow.`, async () => {
-                const { change } = await api.post<{ change: { id: string } }>(`builds/${lever.build}/changes`, { title: lever.title, edits: lever.edits }, { 'If-Match': `"${revision}"` });
-
-                return () => api.post(`builds/${lever.build}/changes/${change.id}/undo`, {}, { 'If-Match': `"${revision + 1}"` });
-            });
+            await edit(lever.build, lever.title, lever.edits ?? []);
         }
         work(false);
     };
@@ -108,8 +113,11 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
                             column={column}
                             tonight={column === run.columns[0] && column.date === today}
                             sessions={evenings.dates[column.date] ?? evenings.week[dayOf(column.date)] ?? []}
+                            key={column.from}
                             zone={zone}
+                            now={now}
                             buildId={buildId}
+                            putOff={(build, title, edits) => void edit(build, title, edits)}
                             set={(sessions) => void change(`evenings/dates/${column.date}`, { sessions })}
                         />
                     )}

@@ -94,7 +94,7 @@ final class RunUpPresenter
         return [
             'build' => $block->build, 'from' => Time::utc($block->fromEpoch), 'until' => Time::utc($block->untilEpoch), 'minutes' => round($block->minutes),
             'paint' => $block->paint === null ? null : ['name' => $block->paint->name, 'swatch' => $block->paint->swatch],
-            'titles' => $block->titles, 'pieces' => $block->pieces,
+            'titles' => $block->titles, 'pieces' => $block->pieces, 'steps' => $block->steps,
         ];
     }
 }

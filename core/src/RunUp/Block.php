@@ -14,15 +14,19 @@ final readonly class Block
      * @param  float  $minutes  hands-on
      * @param  list<string>  $titles  of its steps, each said once
      * @param  list<string>  $pieces  names
-     * @param  list<string>  $steps  keys
+     * @param  list<string>  $steps  keys of those of the build, without what is done at the gun
      */
     public function __construct(public string $build, public ?Product $paint, public int $fromEpoch, public int $untilEpoch, public float $minutes, public array $titles, public array $pieces, public array $steps)
     {
     }
 
-    /** @param  list<string>  $titles */
-    public function with(int $untilEpoch, float $minutes, array $titles, string $piece, string $step): self
+    /**
+     * @param  list<string>  $titles
+     * @param  list<string>  $pieces
+     * @param  list<string>  $steps
+     */
+    public function with(int $untilEpoch, float $minutes, array $titles, array $pieces, array $steps): self
     {
-        return new self($this->build, $this->paint, $this->fromEpoch, $untilEpoch, $this->minutes + $minutes, array_values(array_unique([...$this->titles, ...$titles])), array_values(array_unique([...$this->pieces, $piece])), [...$this->steps, $step]);
+        return new self($this->build, $this->paint, $this->fromEpoch, $untilEpoch, $this->minutes + $minutes, array_values(array_unique([...$this->titles, ...$titles])), array_values(array_unique([...$this->pieces, ...$pieces])), [...$this->steps, ...$steps]);
     }
 }

@@ -83,11 +83,13 @@ final readonly class RunUp
         foreach ($lines as [, $build, $planned]) {
             $step = $planned->step;
             $context = $this->plans->byBuild[$build]->context;
-            $paint = $step->operation->sprays() || in_array($step->operation, [Operation::Mix, Operation::Rinse, Operation::Strip], true) ? $step->product : null;
-            $titles = [Words::title($step, $context)];
-            $piece = $context->pieceName($step->pieceId);
+            $gun = in_array($step->operation, [Operation::Mix, Operation::Rinse, Operation::Strip], true);
+            $paint = $step->operation->sprays() || $gun ? $step->product : null;
+            $titles = $gun ? [] : [Words::title($step, $context)];
+            $piece = $gun ? [] : [$context->pieceName($step->pieceId)];
+            $steps = $gun ? [] : [$step->key];
             $of = $build.' '.($paint->id ?? '');
-            $blocks[$of] = isset($blocks[$of]) ? $blocks[$of]->with($planned->endEpoch, $planned->minutes, $titles, $piece, $step->key) : new Block($build, $paint, $planned->startEpoch, $planned->endEpoch, $planned->minutes, $titles, [$piece], [$step->key]);
+            $blocks[$of] = isset($blocks[$of]) ? $blocks[$of]->with($planned->endEpoch, $planned->minutes, $titles, $piece, $steps) : new Block($build, $paint, $planned->startEpoch, $planned->endEpoch, $planned->minutes, $titles, $piece, $steps);
         }
 
         return array_values($blocks);

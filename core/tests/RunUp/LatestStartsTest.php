@@ -113,7 +113,7 @@ final class LatestStartsTest extends TestCase
             }
             $planned = [];
             foreach ($plans->byBuild as $build => $plan) {
-                foreach ($plan->atTheBench() as $one) {
+                foreach ($plan->byTime() as $one) {
                     $planned[] = $build.' '.$one->step->key;
                 }
             }
