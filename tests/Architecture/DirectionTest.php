@@ -80,4 +80,12 @@ final class DirectionTest extends TestCase
 
         return $files;
     }
+
+    public function test_no_folder_of_tests_is_left_out_of_its_suite(): void
+    {
+        $said = (string) file_get_contents(dirname(__DIR__, 2).'/phpunit.xml');
+        foreach ((array) glob(dirname(__DIR__, 2).'/core/tests/*/*Test.php') as $file) {
+            self::assertStringContainsString('<directory>core/tests/'.basename(dirname((string) $file)).'</directory>', $said);
+        }
+    }
 }

@@ -36,9 +36,10 @@ final readonly class Orders
 
     /**
      * @param  list<int>  $order  to begin with
+     * @param  list<int>  $other  another to begin with: what is best so far may lie far from what is better
      * @return array{array<int, int>, array<int, int>, Loading}|null ranks, put-offs and loading that keep to a better order; null where none was found
      */
-    public function better(array $order): ?array
+    public function better(array $order, array $other): ?array
     {
         $score = count($order) > self::FEW || count($order) < 2 ? null : $this->score($order);
         if ($score === null) {
@@ -47,7 +48,11 @@ final readonly class Orders
         [$best, $bestScore, $begun] = [$order, $score, $score];
         for ($n = 0; $n < self::TRIALS; $n++) {
             if ($n > 0 && $n % self::ANEW === 0) {
-                [$order, $score] = intdiv($n, self::ANEW) % 2 === 0 ? [$best, $bestScore] : $this->anyhow() ?? [$best, $bestScore];
+                [$order, $score] = match (intdiv($n, self::ANEW) % 3) {
+                    0 => [$best, $bestScore],
+                    1 => $this->from($other) ?? [$best, $bestScore],
+                    default => $this->anyhow() ?? [$best, $bestScore],
+                };
             }
             $moved = $this->moved($order, $this->random->getInt(0, count($order) - 1), $this->random->getInt(0, count($order) - 1));
             $its = $this->score($moved);
@@ -67,6 +72,17 @@ final readonly class Orders
     private function isTaken(float $worse, float $heat): bool
     {
         return $worse <= 0 || $this->random->getInt(0, 999_999) < 1_000_000 * exp(-$worse / $heat);
+    }
+
+    /**
+     * @param  list<int>  $order
+     * @return array{list<int>, Score}|null
+     */
+    private function from(array $order): ?array
+    {
+        $score = $this->score($order);
+
+        return $score === null ? null : [$order, $score];
     }
 
     /** @return array{list<int>, Score}|null an order drawn by lot that keeps to what waits for what */

@@ -77,7 +77,7 @@ final class Search
                 return null;
             }
         }
-        $order = (new Orders($this->tasks, $this->calendar, $this->clock, $this->now, $this->bench, $this->random))->better($this->best->timed->order);
+        $order = (new Orders($this->tasks, $this->calendar, $this->clock, $this->now, $this->bench, $this->random))->better($this->best->timed->order, $calm->timed->order);
         $still = $order === null ? $still : $this->keep($this->trial(...$order), $watch, $still);
         // Where nothing was found before, nothing has a place yet.
         $found = $before->order === [] || $watch->isWorth($this->best) ? $this->best : $still;
