@@ -35,13 +35,16 @@ final class SearchCommand extends Command
             $state = $searcher->state();
             if ($searcher->isSearched($state)) {
                 $this->say('nothing has changed');
+                // Many plans: while nobody writes, and no longer.
+                if ($this->option('watch') === true && ! $chances->now()['counted']) {
+                    $chances->count(static fn (): bool => $searcher->state() === $state);
+                }
             } elseif ($this->isQuiet($searcher, $state)) {
                 $found = $searcher->search($state, static fn (): bool => $searcher->state() === $state);
                 $this->say($found ?? 'given up: something has changed');
                 if ($found !== null) {
                     // So that the frame knows who is late before anybody has looked.
                     $runUps->ask();
-                    $chances->count(static fn (): bool => $searcher->state() === $state);
                 }
             }
             $watches = $this->option('watch') === true;
