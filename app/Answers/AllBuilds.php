@@ -31,20 +31,21 @@ final readonly class AllBuilds
      */
     public function all(?Found $hints = null): Plans
     {
+        // What cannot be read is said here, and not left out.
+        $this->builds->all();
+
         return $this->allOrNone($hints) ?? throw BadDocument::at('--all', 'finds no build in hand', 'bring one in, or take one back in hand');
     }
 
     /**
      * @param  Found|null  $hints  as above
-     * @return Plans|null null where there is no build in hand
-     *
-     * @throws BadDocument where one cannot be read
+     * @return Plans|null of those that can be read; null where there is none in hand
      */
     public function allOrNone(?Found $hints = null): ?Plans
     {
         $now = $this->clock->epoch();
         $problems = [];
-        foreach ($this->builds->all() as $build) {
+        foreach ($this->builds->readable() as $build) {
             $problems[$build->id] = $this->problems->whole($build);
         }
         if ($problems === []) {

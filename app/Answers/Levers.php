@@ -124,7 +124,7 @@ final readonly class Levers
                 yield [['title' => "To {$row['name']} instead, ".$this->day($other->opensEpoch), 'shows' => $moved] + $none, [], $calendar, [$run->build => $other] + $shows, null];
             }
         }
-        foreach ($this->builds->all() as $build) {
+        foreach ($this->builds->readable() as $build) {
             $own = $shows[$build->id] ?? null;
             if ($build->id !== $run->build && ($own === null || $own->dueEpoch > (int) $run->show?->dueEpoch)) {
                 yield [['title' => "{$build->kit->name} put away until then", 'away' => $build->id] + $none, [], $calendar, $shows, $build->id];
@@ -157,7 +157,7 @@ final readonly class Levers
     {
         $bench = $this->workshop->bench();
         $bench = new Bench($bench->guns, $bench->cabinet, $bench->places, array_map(static fn (Show $s): int => $s->dueEpoch, $shows));
-        $loaded = array_filter($this->builds->all(), static fn (LoadedBuild $b): bool => $b->id !== $without);
+        $loaded = array_filter($this->builds->readable(), static fn (LoadedBuild $b): bool => $b->id !== $without);
         $problems = [];
         foreach ($loaded as $build) {
             $problems[$build->id] = $this->problems->whole($build->id === $changed && $edits !== [] ? $build->with($build->kit->apply($edits)) : $build, $shows[$build->id] ?? null);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Answers;
 
-use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\RunUp\RunUp;
 use App\Clock\BenchClock;
@@ -28,7 +27,6 @@ final readonly class RunUps
     {
     }
 
-    /** @throws BadDocument where a build cannot be read */
     public function ask(): Kept
     {
         $now = $this->clock->epoch();
@@ -68,9 +66,7 @@ final readonly class RunUps
     }
 
     /**
-     * @return array{RunUp, array<array-key, Plan>}|null null where no build is in hand
-     *
-     * @throws BadDocument where a build cannot be read
+     * @return array{RunUp, array<array-key, Plan>}|null of the builds that can be read; null where none is in hand
      */
     public function read(): ?array
     {

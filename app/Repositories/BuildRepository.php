@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Repositories;
 
+use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Kit\Kit;
 use App\Models\Build;
 
@@ -21,6 +22,25 @@ final readonly class BuildRepository
         $rows = Build::query()->whereNull('binned')->where('away', false)->orderBy('position')->orderBy('id')->get()->all();
 
         return array_map($this->assemble(...), $rows);
+    }
+
+    /** @return list<LoadedBuild> those of them that can be read: the frame says which cannot */
+    public function readable(): array
+    {
+        /** @var list<Build> $rows */
+        $rows = Build::query()->whereNull('binned')->where('away', false)->orderBy('position')->orderBy('id')->get()->all();
+        $builds = [];
+        foreach ($rows as $row) {
+            try {
+                $build = $this->assemble($row);
+                $build->events();
+                $builds[] = $build;
+            } catch (BadDocument) {
+                continue;
+            }
+        }
+
+        return $builds;
     }
 
     public function find(string $id): ?LoadedBuild
