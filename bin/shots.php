@@ -36,6 +36,7 @@ function do_first(Browser $browser, string $first): void
         $browser->see('.tone-list li');
         $browser->script('window.scrollTo(0, 0)');
     } elseif ($first === 'levers') {
+        $browser->press('Find what would save Dunmore');
         $browser->see('.runup-lever');
     } elseif ($first === 'away') {
         $browser->click('.week-date[data-date="2026-03-14"]');

@@ -7,6 +7,7 @@ namespace App\Answers;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Plan\Compiler;
 use AmberStep\Core\Plan\Plan;
+use AmberStep\Core\Plan\Problem;
 use AmberStep\Core\RunUp\Proposals;
 use AmberStep\Core\RunUp\Run;
 use AmberStep\Core\RunUp\RunUp;
@@ -73,9 +74,12 @@ final readonly class Levers
         if ($read === null || $run === null) {
             return ['build' => null, 'levers' => []];
         }
-        $levers = [];
+        $as = $levers = [];
+        foreach ($this->builds->readable() as $build) {
+            $as[$build->id] = [$build, $this->problems->whole($build)];
+        }
         foreach ($this->candidates($run, $read[1][$run->build] ?? throw new \LogicException('a run is of a plan')) as [$lever, $edits, $calendar, $shows, $without]) {
-            $after = $this->with($run->build, $edits, $calendar, $shows, $without);
+            $after = $this->with($as, $run->build, $edits, $calendar, $shows, $without);
             $then = array_values(array_filter($after->runs, static fn (Run $r): bool => $r->build === $run->build))[0] ?? null;
             $late = array_sum(array_map(static fn (Run $r): int => $r->daysLate(), $after->runs));
             $was = array_sum(array_map(static fn (Run $r): int => $r->daysLate(), $read[0]->runs));
@@ -150,17 +154,21 @@ final readonly class Levers
     }
 
     /**
+     * @param  array<string, array{LoadedBuild, Problem}>  $as  builds and their problems as they stand
      * @param  list<Edit>  $edits
      * @param  array<string, Show>  $shows
      */
-    private function with(string $changed, array $edits, Calendar $calendar, array $shows, ?string $without): RunUp
+    private function with(array $as, string $changed, array $edits, Calendar $calendar, array $shows, ?string $without): RunUp
     {
         $bench = $this->workshop->bench();
         $bench = new Bench($bench->guns, $bench->cabinet, $bench->places, array_map(static fn (Show $s): int => $s->dueEpoch, $shows));
-        $loaded = array_filter($this->builds->readable(), static fn (LoadedBuild $b): bool => $b->id !== $without);
         $problems = [];
-        foreach ($loaded as $build) {
-            $problems[$build->id] = $this->problems->whole($build->id === $changed && $edits !== [] ? $build->with($build->kit->apply($edits)) : $build, $shows[$build->id] ?? null);
+        foreach ($as as $id => [$build, $problem]) {
+            // What is not changed stays as it was posed.
+            $anew = $id === $changed && ($edits !== [] || ($shows[$id]->id ?? null) !== $this->shows->of($id, BenchZone::zone())?->id);
+            if ($id !== $without) {
+                $problems[$id] = $anew ? $this->problems->whole($build->with($build->kit->apply($edits)), $shows[$id] ?? null) : $problem;
+            }
         }
         $now = $this->clock->epoch();
 

@@ -66,6 +66,7 @@ final class RunUpTest extends BrowserTestCase
     public function test_a_lever_is_looked_at_and_taken_and_a_sitting_put_off_says_what_it_does_to_the_end_first(): void
     {
         $this->open();
+        $this->browser->press('Find what would save Dunmore');
         $this->browser->click('.runup-lever button[aria-label^="Look at: Torsay put away"]');
         $this->browser->seeText('.runup-promise', 'Dunmore is ready');
         $this->browser->press('Take it');

@@ -208,7 +208,6 @@ final class KeepingTest extends AppTestCase
         $this->send('GET', "/api/builds/{$frame['builds'][0]['id']}/mix")->assertOk();
         $this->get('/api/holds.ics')->assertOk();
         self::assertCount(4, $this->send('GET', '/api/runup')->assertOk()->json('builds'));
-        $this->send('GET', '/api/runup/levers')->assertOk();
         $this->send('GET', '/api/builds')->assertOk();
     }
 

@@ -7,22 +7,34 @@ import { shortName } from '../frame/Edge';
 import { wall } from '../frame/words';
 
 /** What would save the show or give room, best first: looked at, then taken. Nothing is dropped by itself. */
-export function MoreRoom({ run, zone, now, take }: { run: RunUp; zone: string; now: number; take: (lever: Lever) => void }): ReactElement | null {
-    const { data, isFetching } = useQuery({ queryKey: ['runup', 'levers'], queryFn: () => api.get<Levers>('runup/levers'), refetchInterval: 60000 });
+export function MoreRoom({ run, zone, now, take }: { run: RunUp; zone: string; now: number; take: (lever: Lever) => void }): ReactElement {
+    const [asked, ask] = useState(false);
     const [open, turn] = useState<string | null>(null);
+    const { data, isFetching } = useQuery({ queryKey: ['runup', 'levers'], queryFn: () => api.get<Levers>('runup/levers'), enabled: asked, refetchInterval: false });
     const build = run.builds.find((b) => b.id === data?.build);
+    const late = [...run.builds].sort((a, b) => b.daysLate - a.daysLate).find((b) => b.daysLate > 0);
     if (data === undefined) {
         return (
-            <section className="card runup-card" aria-labelledby="more-room">
+            <section className="card runup-card" data-amber={late === undefined ? undefined : ''} aria-labelledby="more-room">
                 <h2 id="more-room">More room</h2>
                 <p className="quiet-line" role="status">
-                    Planning all builds with each thing that might help.
+                    {asked ? 'Planning all builds with each thing that might help.' : 'An extra session, another wash, work left out, another show: each is priced by planning all builds with it.'}
                 </p>
+                {!asked && (
+                    <Button data-small onClick={() => ask(true)}>
+                        {late === undefined ? 'Find more room' : `Find what would save ${shortName(late.name)}`}
+                    </Button>
+                )}
             </section>
         );
     }
     if (build === undefined) {
-        return null;
+        return (
+            <section className="card runup-card" aria-labelledby="more-room">
+                <h2 id="more-room">More room</h2>
+                <p className="quiet-line">No show is near enough to ask for more: five evenings and more are to spare.</p>
+            </section>
+        );
     }
 
     return (
