@@ -38,6 +38,7 @@ function do_first(Browser $browser, string $first): void
     } elseif ($first === 'levers') {
         $browser->press('Find what would save Dunmore');
         $browser->see('.runup-lever');
+        $browser->script('window.scrollTo(0, 0)');
     } elseif ($first === 'away') {
         $browser->click('.week-date[data-date="2026-03-14"]');
         $browser->press('Away');

@@ -48,7 +48,9 @@ abstract class DrawingTestCase extends BrowserTestCase
     /** Chooses an entry of a field of the steering panel. */
     protected function steer(string $label, string $entry): void
     {
-        $field = $this->browser->driver->findElement(WebDriverBy::xpath("//div[contains(@class, 'steer')]//label[normalize-space()='{$label}']/following::select[1]"));
-        (new WebDriverSelect($field))->selectByVisibleText($entry);
+        $path = WebDriverBy::xpath("//div[contains(@class, 'steer')]//label[normalize-space()='{$label}']/following::select[1]");
+        // The panel names what is chosen a moment before it has its fields.
+        $this->browser->until(fn (): bool => $this->browser->driver->findElements($path) !== [], "no field {$label}");
+        (new WebDriverSelect($this->browser->driver->findElement($path)))->selectByVisibleText($entry);
     }
 }
