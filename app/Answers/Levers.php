@@ -78,7 +78,8 @@ final readonly class Levers
         foreach ($this->builds->readable() as $build) {
             $as[$build->id] = [$build, $this->problems->whole($build)];
         }
-        foreach ($this->candidates($run, $read[1][$run->build] ?? throw new \LogicException('a run is of a plan')) as [$lever, $edits, $calendar, $shows, $without]) {
+        $left = array_filter($as, static fn (array $one): bool => $one[1]->left !== []);
+        foreach ($this->candidates($run, $read[1][$run->build] ?? throw new \LogicException('a run is of a plan'), array_column($left, 0)) as [$lever, $edits, $calendar, $shows, $without]) {
             $after = $this->with($as, $run->build, $edits, $calendar, $shows, $without);
             $then = array_values(array_filter($after->runs, static fn (Run $r): bool => $r->build === $run->build))[0] ?? null;
             $late = array_sum(array_map(static fn (Run $r): int => $r->daysLate(), $after->runs));
@@ -106,8 +107,11 @@ final readonly class Levers
         return $shown[0] ?? null;
     }
 
-    /** @return iterable<array{array<string, mixed>, list<Edit>, Calendar, array<string, Show>, string|null}> what it is, edits of the kit, sessions, shows, and the build that is put away */
-    private function candidates(Run $run, Plan $plan): iterable
+    /**
+     * @param  list<LoadedBuild>  $builds  those that take time
+     * @return iterable<array{array<string, mixed>, list<Edit>, Calendar, array<string, Show>, string|null}> what it is, edits of the kit, sessions, shows, and the build that is put away
+     */
+    private function candidates(Run $run, Plan $plan, array $builds): iterable
     {
         $zone = BenchZone::zone();
         $calendar = $this->settings->calendar($zone);
@@ -128,7 +132,7 @@ final readonly class Levers
                 yield [['title' => "To {$row['name']} instead, ".$this->day($other->opensEpoch), 'shows' => $moved] + $none, [], $calendar, [$run->build => $other] + $shows, null];
             }
         }
-        foreach ($this->builds->readable() as $build) {
+        foreach ($builds as $build) {
             $own = $shows[$build->id] ?? null;
             if ($build->id !== $run->build && ($own === null || $own->dueEpoch > (int) $run->show?->dueEpoch)) {
                 yield [['title' => "{$build->kit->name} put away until then", 'away' => $build->id] + $none, [], $calendar, $shows, $build->id];

@@ -114,12 +114,9 @@ final readonly class Row
     /** Throws BadDocument where something later changed the same. */
     public function undo(string $changeId): Applied
     {
-        return DB::transaction(function () use ($changeId): Applied {
-            $change = $this->ledger->undoable($changeId);
-            self::apply(FieldEdit::listFrom($change->inverse));
-
-            return Applied::of($this->ledger->write(Ledger::BUILDS, 'Take back: '.$change->title, FieldEdit::listFrom($change->inverse), FieldEdit::listFrom($change->edits), $change->id));
-        });
+        return Applied::of($this->ledger->takeBack($changeId, static function (FieldEdit $edit): void {
+            self::apply([$edit]);
+        }));
     }
 
     /** What has lain in the bin for thirty days is gone; a copy of the bench may hold it still. */

@@ -7,30 +7,31 @@ namespace App\Calendar;
 use AmberStep\Core\RunUp\Block;
 use AmberStep\Core\RunUp\Column;
 use AmberStep\Core\RunUp\RunUp;
+use AmberStep\Core\Timing\Calendar;
 use DateTimeImmutable;
 use DateTimeZone;
 use Sabre\VObject\Component\VCalendar;
 
 /**
- * The sessions in which something is planned, as iCalendar, with what is in them. The UID is made of the date and how many
- * sessions that day has had: brought in again, a session that was made longer or moved is moved, and none is there twice.
+ * The sessions in which something is planned, as iCalendar, with what is in them. The UID is made of the date and which session
+ * of that day it is: brought in again, a session that was made longer or moved is moved, and none is there twice.
  */
 final class SessionCalendar
 {
-    public static function of(RunUp $run, int $now, DateTimeZone $zone): string
+    public static function of(RunUp $run, Calendar $sessions, int $now, DateTimeZone $zone): string
     {
         $calendar = new VCalendar(['PRODID' => '-//Amber Step//Sessions//EN', 'METHOD' => 'PUBLISH', 'X-WR-CALNAME' => 'Amber Step, sessions']);
         $names = [];
         foreach ($run->runs as $one) {
             $names[$one->build] = $one->name;
         }
-        $count = [];
         foreach ($run->columns as $column) {
-            $date = self::at($column->fromEpoch)->setTimezone($zone)->format('Y-m-d');
-            $count[$date] = ($count[$date] ?? 0) + 1;
+            $day = self::at($column->fromEpoch)->setTimezone($zone)->setTime(0, 0);
+            // Counted from the morning: those that are over keep their place.
+            $session = $day->format('Y-m-d').' '.count($sessions->between($day->getTimestamp(), $column->untilEpoch));
             if ($column->blocks !== []) {
                 $calendar->add($calendar->createComponent('VEVENT', [
-                    'UID' => substr(hash('sha256', "session {$date} {$count[$date]}"), 0, 32).'@amber-step',
+                    'UID' => substr(hash('sha256', "session {$session}"), 0, 32).'@amber-step',
                     'DTSTAMP' => self::at($now),
                     'DTSTART' => self::at($column->fromEpoch),
                     'DTEND' => self::at($column->untilEpoch),

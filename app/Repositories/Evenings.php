@@ -108,13 +108,8 @@ final readonly class Evenings
     /** Throws BadDocument where something later changed the same. */
     public function undo(string $changeId): Change
     {
-        return DB::transaction(function () use ($changeId): Change {
-            $change = $this->ledger->undoable($changeId);
-            foreach (FieldEdit::listFrom($change->inverse) as $edit) {
-                $this->put($edit->id, is_array($edit->value) ? self::sessions($edit->value) : null);
-            }
-
-            return $this->ledger->write(Ledger::CALENDAR, 'Take back: '.$change->title, FieldEdit::listFrom($change->inverse), FieldEdit::listFrom($change->edits), $change->id);
+        return $this->ledger->takeBack($changeId, function (FieldEdit $edit): void {
+            $this->put($edit->id, is_array($edit->value) ? self::sessions($edit->value) : null);
         });
     }
 

@@ -63,13 +63,8 @@ final readonly class Guns
     /** Throws BadDocument where something later changed the same. */
     public function undo(string $changeId): Change
     {
-        return DB::transaction(function () use ($changeId): Change {
-            $change = $this->ledger->undoable($changeId);
-            foreach (FieldEdit::listFrom($change->inverse) as $edit) {
-                $this->put(self::read($edit->value));
-            }
-
-            return $this->ledger->write(Ledger::GUNS, 'Take back: '.$change->title, FieldEdit::listFrom($change->inverse), FieldEdit::listFrom($change->edits), $change->id);
+        return $this->ledger->takeBack($changeId, function (FieldEdit $edit): void {
+            $this->put(self::read($edit->value));
         });
     }
 

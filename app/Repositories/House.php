@@ -30,13 +30,8 @@ final readonly class House
     /** Throws BadDocument where it was changed again later. */
     public function undo(string $changeId): Change
     {
-        return DB::transaction(function () use ($changeId): Change {
-            $change = $this->ledger->undoable($changeId);
-            foreach (FieldEdit::listFrom($change->inverse) as $edit) {
-                $this->put($edit->field, is_string($edit->value) ? $edit->value : null);
-            }
-
-            return $this->ledger->write(Ledger::HOUSE, 'Take back: '.$change->title, FieldEdit::listFrom($change->inverse), FieldEdit::listFrom($change->edits), $change->id);
+        return $this->ledger->takeBack($changeId, function (FieldEdit $edit): void {
+            $this->put($edit->field, is_string($edit->value) ? $edit->value : null);
         });
     }
 

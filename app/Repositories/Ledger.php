@@ -7,6 +7,7 @@ namespace App\Repositories;
 use AmberStep\Core\Document\BadDocument;
 use App\Clock\BenchClock;
 use App\Models\Change;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /**
@@ -42,6 +43,25 @@ final readonly class Ledger
     public function write(string $scope, string $title, array $edits, array $inverse, ?string $undoes = null): Change
     {
         return Change::query()->create(['id' => strtoupper((string) Str::ulid()), 'scope' => $scope, 'revision' => 1 + (int) Change::query()->where('scope', $scope)->max('revision'), 'title' => mb_substr($title, 0, 200), 'edits' => FieldEdit::toList($edits), 'inverse' => FieldEdit::toList($inverse), 'undoes' => $undoes, 'at' => $this->clock->epoch()]);
+    }
+
+    /**
+     * Puts back what a change found, and writes that down, all or nothing.
+     *
+     * @param  callable(FieldEdit): void  $put  writes one of its edits
+     *
+     * Throws BadDocument where there is no such change, or something later changed the same
+     */
+    public function takeBack(string $changeId, callable $put): Change
+    {
+        return DB::transaction(function () use ($changeId, $put): Change {
+            $change = $this->undoable($changeId);
+            foreach (FieldEdit::listFrom($change->inverse) as $edit) {
+                $put($edit);
+            }
+
+            return $this->write($change->scope, 'Take back: '.$change->title, FieldEdit::listFrom($change->inverse), FieldEdit::listFrom($change->edits), $change->id);
+        });
     }
 
     /** @return array{id: string, title: string} a change as it is told where it was made */

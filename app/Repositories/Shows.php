@@ -9,6 +9,8 @@ use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Kit\ShowDemand;
 use AmberStep\Core\Timing\Show;
+use App\Clock\BenchClock;
+use App\Models\Build;
 use App\Models\Change;
 use App\Models\Entry;
 use App\Models\Show as ShowModel;
@@ -29,7 +31,10 @@ final readonly class Shows
     /** Minutes a build may be packed or carried for. */
     private const LONGEST = 2880;
 
-    public function __construct(private Ledger $ledger)
+    /** Days ahead. */
+    private const AHEAD = 1100;
+
+    public function __construct(private Ledger $ledger, private BenchClock $clock)
     {
     }
 
@@ -37,8 +42,9 @@ final readonly class Shows
     public function rows(): array
     {
         $builds = [];
+        // A build that is gone for good is entered for nothing.
         /** @var list<Entry> $entries */
-        $entries = Entry::query()->orderBy('build_id')->get()->all();
+        $entries = Entry::query()->whereIn('build_id', Build::query()->select('id'))->orderBy('build_id')->get()->all();
         foreach ($entries as $entry) {
             $builds[$entry->show_id][] = $entry->build_id;
         }
@@ -80,6 +86,7 @@ final readonly class Shows
     public function set(mixed $sent): ?array
     {
         $shows = self::read($sent);
+        $this->refuse($shows);
 
         return DB::transaction(function () use ($shows): ?array {
             $was = $this->rows();
@@ -94,16 +101,33 @@ final readonly class Shows
         });
     }
 
+    /**
+     * What leads nowhere: a build that is not here, a day nobody plans for evening by evening.
+     *
+     * @param  list<ShowRow>  $shows
+     *
+     * @throws BadDocument
+     */
+    private function refuse(array $shows): void
+    {
+        $problems = new Problems;
+        $here = Build::query()->pluck('id')->all();
+        foreach ($shows as $i => $show) {
+            if (strtotime($show['date'].' UTC') > $this->clock->epoch() + self::AHEAD * 86400) {
+                $problems->add("shows.{$i}.date", 'is further off than '.self::AHEAD.' days', 'write it down when it comes nearer');
+            }
+            foreach (array_diff($show['builds'], $here) as $id) {
+                $problems->add("shows.{$i}.builds", "names {$id}, which is no build here", 'use the id of one that is');
+            }
+        }
+        $problems->throwIfAny();
+    }
+
     /** Throws BadDocument where something later changed the same. */
     public function undo(string $changeId): Change
     {
-        return DB::transaction(function () use ($changeId): Change {
-            $change = $this->ledger->undoable($changeId);
-            foreach (FieldEdit::listFrom($change->inverse) as $edit) {
-                $this->put(self::read($edit->value));
-            }
-
-            return $this->ledger->write(Ledger::SHOWS, 'Take back: '.$change->title, FieldEdit::listFrom($change->inverse), FieldEdit::listFrom($change->edits), $change->id);
+        return $this->ledger->takeBack($changeId, function (FieldEdit $edit): void {
+            $this->put(self::read($edit->value));
         });
     }
 
@@ -144,9 +168,10 @@ final readonly class Shows
                 'by' => (int) $in->number('by', 0, 1439),
                 'packing' => (int) $in->number('packing', 0, self::LONGEST),
                 'travel' => (int) $in->number('travel', 0, self::LONGEST),
-                'demands' => self::demands($one['demands'] ?? [], "shows.{$i}.demands"),
-                'builds' => self::builds($one['builds'] ?? [], "shows.{$i}.builds"),
+                'demands' => self::demands($in->raw('demands') ?? [], "shows.{$i}.demands"),
+                'builds' => self::builds($in->raw('builds') ?? [], "shows.{$i}.builds"),
             ];
+            $in->refuseTheRest();
             $day = DateTimeImmutable::createFromFormat('!Y-m-d', $show['date'], new DateTimeZone('UTC'));
             if ($day === false || $day->format('Y-m-d') !== $show['date']) {
                 $problems->add("shows.{$i}.date", 'is no date', 'write it as 2026-03-28');
@@ -172,11 +197,11 @@ final readonly class Shows
     private static function demands(mixed $sent, string $where): array
     {
         $known = array_column(ShowDemand::cases(), 'value');
-        if (! is_array($sent) || array_diff($sent, $known) !== [] || ! array_is_list($sent)) {
+        if (! is_array($sent) || ! array_is_list($sent) || array_filter($sent, static fn (mixed $d): bool => ! in_array($d, $known, true)) !== []) {
             throw BadDocument::at($where, 'says what no show asks for', 'use some of '.implode(', ', $known));
         }
 
-        return array_values(array_intersect($known, $sent));
+        return array_values(array_filter($known, static fn (string $d): bool => in_array($d, $sent, true)));
     }
 
     /** @return list<string> */

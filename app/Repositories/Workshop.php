@@ -73,13 +73,8 @@ final readonly class Workshop
     /** Throws BadDocument where something later changed the same. */
     public function undo(string $changeId): Change
     {
-        return DB::transaction(function () use ($changeId): Change {
-            $change = $this->ledger->undoable($changeId);
-            foreach (FieldEdit::listFrom($change->inverse) as $edit) {
-                $this->settings->set(self::SETTING, self::read($edit->value));
-            }
-
-            return $this->ledger->write(Ledger::WORKSHOP, 'Take back: '.$change->title, FieldEdit::listFrom($change->inverse), FieldEdit::listFrom($change->edits), $change->id);
+        return $this->ledger->takeBack($changeId, function (FieldEdit $edit): void {
+            $this->settings->set(self::SETTING, self::read($edit->value));
         });
     }
 

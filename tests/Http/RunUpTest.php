@@ -107,6 +107,11 @@ final class RunUpTest extends AppTestCase
         self::assertStringContainsString('no-base', $refused([[...self::show('2026-03-28'), 'demands' => ['best']]]));
         self::assertStringContainsString('is no list of builds', $refused([[...self::show('2026-03-28'), 'builds' => 'all']]));
         self::assertStringContainsString('by', $refused([[...self::show('2026-03-28'), 'by' => 1440]]));
+        self::assertStringContainsString('is further off', $refused([self::show('9999-12-31')]));
+        self::assertStringContainsString('no build here', $refused([self::show('2026-03-28', self::ulid(9))]));
+        self::assertStringContainsString('no-base', $refused([[...self::show('2026-03-28'), 'demands' => [['no-base']]]]));
+        self::assertStringContainsString('shows.0.prize', $refused([[...self::show('2026-03-28'), 'prize' => 'first']]));
+        $refused([['name' => [], 'date' => [], 'builds' => [[]]]]);
         $refused('none');
         $refused([17]);
         $this->send('PUT', '/api/shows', ['shows' => [], 'more' => 1])->assertStatus(422);
@@ -145,6 +150,31 @@ final class RunUpTest extends AppTestCase
         self::assertSame('2026-03-04T19:30:00Z', $second[1]->DTSTART->getDateTime()->format('Y-m-d\TH:i:s\Z'));
         self::assertSame(count($second), count(array_unique($uid($second))));
         self::assertGreaterThan(0, count(array_filter($second, static fn ($e): bool => $e->DTSTART->getDateTime()->getTimestamp() > strtotime('2026-03-29'))), 'over the clock change');
+    }
+
+    public function test_a_session_keeps_its_place_of_the_day_when_one_before_it_is_over(): void
+    {
+        $this->send('PUT', '/api/evenings/dates/2026-03-03', ['sessions' => [['from' => 1080, 'until' => 1150], ['from' => 1200, 'until' => 1320]]])->assertOk();
+        $uid = function (): string {
+            foreach (Reader::read((string) $this->get('/api/runup.ics')->getContent())->select('VEVENT') as $event) {
+                if ($event->DTSTART->getDateTime()->format('Y-m-d H:i') === '2026-03-03 20:00') {
+                    return (string) $event->UID;
+                }
+            }
+            self::fail('there is no session at eight');
+        };
+        $before = $uid();
+        $this->at('2026-03-03T19:30:00Z');
+
+        self::assertSame($before, $uid());
+    }
+
+    public function test_a_build_that_is_gone_for_good_is_entered_for_nothing(): void
+    {
+        Build::query()->whereKey(self::id('Torsay'))->delete();
+
+        self::assertSame([], array_column($this->send('GET', '/api/shows')->json('shows'), 'builds', 'name')['Quayside Open']);
+        $this->send('PUT', '/api/shows', ['shows' => $this->send('GET', '/api/shows')->json('shows')])->assertOk()->assertJsonPath('change', null);
     }
 
     public function test_the_commands_write_a_show_down_and_tell_how_all_stand(): void

@@ -13,13 +13,14 @@ use App\Calendar\HoldCalendar;
 use App\Calendar\SessionCalendar;
 use App\Clock\BenchClock;
 use App\Clock\BenchZone;
+use App\Repositories\Settings;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
 /** The holds that run, as a calendar to subscribe to or to keep. */
 final readonly class CalendarController
 {
-    public function __construct(private Timetables $timetables, private Row $row, private RunUps $runUps, private BenchClock $clock)
+    public function __construct(private Timetables $timetables, private Row $row, private RunUps $runUps, private Settings $settings, private BenchClock $clock)
     {
     }
 
@@ -38,7 +39,7 @@ final readonly class CalendarController
     {
         $run = $this->runUps->read()[0] ?? throw BadDocument::at('', 'has no build in hand', 'begin a build, or take one back in hand');
 
-        return self::calendar(SessionCalendar::of($run, $this->clock->epoch(), BenchZone::zone()), 'amber-step-sessions.ics', $request);
+        return self::calendar(SessionCalendar::of($run, $this->settings->calendar(BenchZone::zone()), $this->clock->epoch(), BenchZone::zone()), 'amber-step-sessions.ics', $request);
     }
 
     private static function calendar(string $text, string $name, Request $request): Response

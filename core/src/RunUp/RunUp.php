@@ -18,8 +18,14 @@ final readonly class RunUp
     /** Seconds from which a hold is a night by itself. */
     private const A_NIGHT = 6 * 3600;
 
-    /** Days that are looked at beyond the last build and the last show. */
+    /** Days that are looked at beyond the last build and the next show. */
     private const AFTER = 1;
+
+    /** Days from which a show is as far as any other. */
+    private const FAR = 1100;
+
+    /** Days beyond which no show is waited for evening by evening. */
+    private const AHEAD = 90;
 
     /** @var list<Column> by time, from the session that runs or comes next */
     public array $columns;
@@ -31,7 +37,7 @@ final readonly class RunUp
     public function __construct(private Plans $plans, array $shows, Calendar $calendar, int $now)
     {
         $timetable = $plans->timetable;
-        $due = array_map(static fn (Show $s): int => $s->dueEpoch, $shows);
+        $due = array_map(static fn (Show $s): int => min($s->dueEpoch, $now + 86400 * self::FAR), $shows);
         $latest = new LatestStarts($timetable->tasks, $timetable->timed->order, $due, $calendar, $timetable->clock());
         $slack = new Slack($timetable->tasks, $timetable->timed, $latest->of, $calendar);
         $runs = [];
@@ -40,7 +46,8 @@ final readonly class RunUp
         }
         $this->runs = $runs;
         // Until all is ready and the next show has been; those after it are further off than anybody looks evening by evening.
-        $end = max([$due === [] ? $now : min($due), ...array_map(static fn (Run $r): int => $r->readyEpoch ?? $now, $runs)]) + 86400 * self::AFTER;
+        $next = $due === [] ? $now : min($due);
+        $end = max([min($now + 86400 * self::AHEAD, $next), ...array_map(static fn (Run $r): int => $r->readyEpoch ?? $now, $runs)]) + 86400 * self::AFTER;
         $this->columns = $this->columns($calendar->between($now, $end));
     }
 

@@ -166,6 +166,8 @@ final class Calendar
     public function latestFit(int $until, int $seconds): int
     {
         $first = null;
+        // The line begins where somebody looked first: what lies before has to be in it.
+        $this->line->after($until - self::DAYS_AHEAD * 86400);
         for ($i = $this->line->after($until - 1); $i >= 0; $i--) {
             $session = $this->line->at($i);
             if ($session === null || $session[0] >= $until) {

@@ -133,6 +133,7 @@ final class LatestStartsTest extends TestCase
         $at = static fn (string $when): int => (int) strtotime("2026-03-{$when}:00Z");
 
         self::assertSame([[$at('06T20:00'), $at('06T21:00')], [$at('07T10:00'), $at('07T16:00')], [$at('09T19:00'), $at('09T21:00')]], $calendar->between($at('06T20:00'), $at('10T12:00')));
+        self::assertSame($at('07T15:30'), Calendar::usual(new DateTimeZone('UTC'))->latestFit($at('09T05:00'), 1800), 'asked for the first time, over a Sunday');
         self::assertSame($at('09T20:30'), $calendar->latestFit($at('10T12:00'), 1800));
         self::assertSame($at('09T19:10'), $calendar->latestFit($at('09T19:40'), 1800));
         self::assertSame($at('07T13:00'), $calendar->latestFit($at('09T19:20'), 3 * 3600), 'three hours go only into the Saturday');
