@@ -27,8 +27,9 @@ final class RunUpTest extends BrowserTestCase
         self::assertSame(0, $this->browser->count('.runup-wall'));
         $this->browser->press('Add a show');
         $this->browser->click('.runup-form input');
-        $this->browser->keys('Harbour Lights', WebDriverKeys::TAB);
-        $this->browser->script('const day = document.querySelector(".runup-form input[type=date]"); const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value").set; set.call(day, "2026-03-28"); day.dispatchEvent(new Event("input", { bubbles: true }));');
+        $this->browser->keys('Harbour Lights', WebDriverKeys::TAB, 'in March');
+        $this->browser->seeText('.runup-form', 'write it as 2026-03-28');
+        $this->browser->keys(WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, '2026-03-28');
         $this->browser->script('[...document.querySelectorAll(".runup-form fieldset label")].find((l) => l.textContent === "Dunmore").click()');
         $this->browser->press('Keep');
 

@@ -109,9 +109,13 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                 {bench.show !== null && bench.finish !== null && (
                     <p className="bench-finish" data-testid="show">
                         {bench.show.name} is in <strong>{Math.max(0, Math.ceil((Date.parse(bench.show.due ?? '') - at) / 86400000))} d</strong>
-                        {bench.show.daysLate > 0 ? `: ${bench.show.daysLate} d too late as it stands. ` : ': in time. '}
-                        <Link to={`/b/${buildId}/runup`}>Run-up</Link>
+                        {bench.show.daysLate > 0 ? `: ${bench.show.daysLate} d too late as it stands.` : ': in time.'}
                     </p>
+                )}
+                {bench.show !== null && bench.show.daysLate > 0 && (
+                    <Link className="plain-press bench-sheet" to={`/b/${buildId}/runup`}>
+                        What would save it
+                    </Link>
                 )}
                 {bench.faultPlaces.length > 0 && (
                     <button type="button" className="plain-press bench-sheet" onClick={() => show('fault')} data-testid="wrong-anywhere">

@@ -34,14 +34,14 @@ export function Edge({ frame, buildId, station }: { frame: Frame | undefined; bu
             </Link>
             <nav className="edge-tabs" aria-label="Builds in hand">
                 {shown.map((build) => (
-                    <Link key={build.id} className="edge-tab" title={build.name} to={`/b/${build.id}/${station}`} aria-current={build.id === buildId ? 'page' : undefined}>
+                    <Link key={build.id} className="edge-tab" title={frame?.late[build.id] === undefined ? build.name : `${build.name}: ${frame.late[build.id] ?? 0} d too late for its show`} to={`/b/${build.id}/${station}`} aria-current={build.id === buildId ? 'page' : undefined}>
                         <Mark kind={build.aspect.kind} left={leftOf(build.aspect.from, build.aspect.until, at)} onEdge={build.id !== buildId} />
                         <span>
                             {shortName(build.name)}
                             {/* With many builds in hand only the one that is open has room for its scale. */}
-                            <span className={shown.length > 4 && build.id !== buildId ? 'unseen' : undefined}> 1/{build.scale}</span>
+                            <span className={shown.length > 4 && (build.id !== buildId || frame?.late[build.id] !== undefined) ? 'unseen' : undefined}> 1/{build.scale}</span>
                             {build.aspect.kind === 'done' && ', done'}
-                            {frame?.late[build.id] !== undefined && <span className="edge-late"> {frame.late[build.id]} d late</span>}
+                            {frame?.late[build.id] !== undefined && <span className="edge-late">{frame.late[build.id]} d<span className="unseen"> too late for its show</span></span>}
                         </span>
                     </Link>
                 ))}

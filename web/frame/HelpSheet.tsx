@@ -9,6 +9,7 @@ const KEYS: [string, string][] = [
     ['3', 'Layers: the whole finish edge-on, and what the rules find'],
     ['5', 'Mix: how much, in what ratio, and what it will look like'],
     ['6', 'Bench: what to do now'],
+    ['7', 'Run-up: all builds on their way to a show'],
     ['8', 'Log: what was done'],
     ['Enter', 'on the Bench: the step is done'],
     ['w', 'on the Bench: something went wrong'],

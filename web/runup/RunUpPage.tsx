@@ -104,7 +104,7 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
                         <h2 id="threads">Threads</h2>
                         <Threads run={run} chance={chance} letters={by} zone={zone} now={now} />
                     </section>
-                    <Shows key={JSON.stringify(said.shows)} shows={said.shows} builds={run.builds} today={today} set={(shows) => void change('shows', { shows })} />
+                    <Shows key={JSON.stringify(said.shows)} shows={said.shows} builds={run.builds} set={(shows) => void change('shows', { shows })} />
                 </div>
                 <div className="runup-half">
                     {column !== undefined && (

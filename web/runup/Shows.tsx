@@ -11,9 +11,9 @@ const DEMANDS = [
 ] as const;
 
 /** The shows one builds for: each with its day, its hour and the builds that are entered. */
-export function Shows({ shows, builds, today, set }: { shows: readonly ShowRow[]; builds: readonly RunUpBuild[]; today: string; set: (shows: NewShow[]) => void }): ReactElement {
+export function Shows({ shows, builds, set }: { shows: readonly ShowRow[]; builds: readonly RunUpBuild[]; set: (shows: NewShow[]) => void }): ReactElement {
     const [open, turn] = useState<string | null>(null);
-    const fresh: NewShow = { name: '', date: today, by: 480, packing: 60, travel: 60, demands: [], builds: [] };
+    const fresh: NewShow = { name: '', date: '', by: 480, packing: 60, travel: 60, demands: [], builds: [] };
     const keep = (changed: NewShow): void => {
         // A build is made for one show at a time: entered here, it leaves the other.
         const others = shows.filter((s) => s.id !== changed.id).map((s) => ({ ...s, builds: s.builds.filter((b) => !changed.builds.includes(b)) }));
@@ -58,7 +58,8 @@ function ShowForm({ show, builds, keep, leave, drop }: { show: NewShow; builds: 
     const [by, sayBy] = useState(clockOf(show.by));
     const hour = /^(\d{1,2})[:.](\d\d)$/.exec(by.trim());
     const minutes = hour === null ? null : 60 * Number(hour[1]) + Number(hour[2]);
-    const right = is.name.trim() !== '' && minutes !== null && minutes < 1440;
+    const dated = /^\d{4}-\d\d-\d\d$/.test(is.date) && !Number.isNaN(Date.parse(is.date));
+    const right = dated && is.name.trim() !== '' && minutes !== null && minutes < 1440;
     const turned = <T extends string>(list: readonly T[], one: T): T[] => (list.includes(one) ? list.filter((x) => x !== one) : [...list, one]);
 
     return (
@@ -73,7 +74,7 @@ function ShowForm({ show, builds, keep, leave, drop }: { show: NewShow; builds: 
         >
             <TextInput label="Show" value={is.name} maxLength={60} onChange={(e) => become({ ...is, name: e.currentTarget.value })} data-autofocus />
             <div className="runup-pair">
-                <TextInput label="Day" type="date" value={is.date} onChange={(e) => become({ ...is, date: e.currentTarget.value })} />
+                <TextInput label="Day" value={is.date} placeholder="2026-03-28" onChange={(e) => become({ ...is, date: e.currentTarget.value.trim() })} error={dated || is.date === '' ? undefined : 'write it as 2026-03-28'} />
                 <TextInput label="In the hall by" value={by} onChange={(e) => sayBy(e.currentTarget.value)} error={minutes === null ? 'write it as 08:00' : undefined} />
             </div>
             <div className="runup-pair">
