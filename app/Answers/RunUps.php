@@ -39,7 +39,7 @@ final readonly class RunUps
         $until = $run === null ? $now + 86400 : min([$now + 86400, ...array_map(static fn (Plan $p): int => max($now + 60, $p->validUntil), $run[1])]);
         $zone = BenchZone::zone();
         $answer = $run === null ? ['shows' => [], 'eveningMinutes' => 0, 'builds' => [], 'columns' => []] : RunUpPresenter::of($run[0], $this->evenings->dates(), $zone);
-        $this->store->write($this->store->path(self::BENCH, self::LATE), json_encode($run === null ? [] : self::daysLate($run[0]), JSON_THROW_ON_ERROR | JSON_FORCE_OBJECT));
+        $this->store->write($this->store->path(self::BENCH, self::LATE), json_encode([$this->marks->ofKits(), $run === null ? [] : self::daysLate($run[0])], JSON_THROW_ON_ERROR));
         $kept = new Kept($mark, $now, $until, 0, null, Packed::of($answer));
         $this->store->put(self::BENCH, self::NAME, $kept);
 
@@ -57,12 +57,12 @@ final readonly class RunUps
         return array_filter($days, static fn (int $d): bool => $d > 0);
     }
 
-    /** @return array<string, int> days by which builds miss their shows, as it was worked out last: the frame says so at once */
+    /** @return array<string, int> days by which builds miss their shows: the frame says so at once, and nothing where kits, shows or evenings were changed since it was worked out */
     public function late(): array
     {
         $said = json_decode((string) $this->store->read(self::BENCH, self::LATE), true);
 
-        return array_filter(is_array($said) ? $said : [], is_int(...));
+        return is_array($said) && ($said[0] ?? null) === $this->marks->ofKits() && is_array($said[1] ?? null) ? array_filter($said[1], is_int(...)) : [];
     }
 
     /**

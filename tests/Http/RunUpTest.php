@@ -54,6 +54,10 @@ final class RunUpTest extends AppTestCase
         self::assertGreaterThan(0, $bench('Type 6')['daysLate']);
         self::assertNull($bench('Marram'));
         self::assertSame([self::id('Type 6') => $this->build('Type 6')['daysLate']], $this->send('GET', '/api/frame')->json('late'));
+        $this->send('PUT', '/api/evenings/dates/2026-03-14', ['sessions' => []])->assertOk();
+        self::assertSame([], $this->send('GET', '/api/frame')->json('late'), 'of other evenings it is not known yet');
+        self::assertGreaterThan(1, count(array_filter($this->runUp()['builds'], static fn (array $b): bool => $b['daysLate'] > 0)), 'a Saturday less, and another misses it');
+        self::assertCount(2, $this->send('GET', '/api/frame')->json('late'));
         foreach ($run['columns'] as $column) {
             self::assertLessThanOrEqual($column['minutes'], $column['worked'], $column['date']);
         }
