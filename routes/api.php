@@ -87,6 +87,7 @@ Route::put('evenings/days/{day}', [EveningController::class, 'day']);
 Route::put('evenings/dates/{date}', [EveningController::class, 'date']);
 Route::put('guns', [EveningController::class, 'guns']);
 Route::get('runup', [RunUpController::class, 'show']);
+Route::get('runup/session', [RunUpController::class, 'session']);
 Route::get('runup/levers', [RunUpController::class, 'levers']);
 Route::get('runup/chance', [RunUpController::class, 'chance']);
 Route::get('runup.ics', [CalendarController::class, 'sessions']);

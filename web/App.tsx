@@ -27,6 +27,7 @@ const ListsPage = lazy(() => import('./lists/ListsPage'));
 const LogPage = lazy(() => import('./log/LogPage'));
 const KeepPage = lazy(() => import('./keep/KeepPage'));
 const EveningsPage = lazy(() => import('./evenings/EveningsPage'));
+const SessionPage = lazy(() => import('./runup/SessionPage'));
 const RunUpPage = lazy(() => import('./runup/RunUpPage'));
 
 /** Each station keeps its own number, even while some are not built. */
@@ -41,7 +42,7 @@ const STATIONS = [
 ] as const;
 
 /** Pages that belong to a station. */
-const UNDER: Record<string, string> = { booklet: 'kit', breakdown: 'kit', lists: 'bench', sheet: 'bench', finish: 'log' };
+const UNDER: Record<string, string> = { booklet: 'kit', breakdown: 'kit', lists: 'bench', sheet: 'bench', session: 'runup', finish: 'log' };
 
 export function App(): ReactElement {
     return (
@@ -148,6 +149,7 @@ function Screen(): ReactElement {
                     {evening && !damaged && <EveningsPage />}
                     {here !== undefined && !damaged && station === 'bench' && <BenchPage key={here.id} buildId={here.id} />}
                     {here !== undefined && !damaged && station === 'runup' && <RunUpPage buildId={here.id} />}
+                    {here !== undefined && !damaged && station === 'session' && <SessionPage buildId={here.id} />}
                     {here !== undefined && !damaged && station === 'kit' && <KitPage key={here.id} buildId={here.id} />}
                     {here !== undefined && !damaged && station === 'house' && <HousePage key={here.id} buildId={here.id} />}
                     {here !== undefined && !damaged && station === 'layers' && <LayersPage key={here.id} buildId={here.id} />}

@@ -59,7 +59,7 @@ final readonly class Chances
         }
         $timetable = $plans->timetable;
         $bench = $this->workshop->bench();
-        $chance = new Chance($timetable->tasks, $timetable->timed, $this->settings->calendar(BenchZone::zone()), $timetable->clock(), $now, $bench, $draws, $goesOn);
+        $chance = new Chance($timetable->tasks, $timetable->timed, $this->settings->calendar(BenchZone::zone()), $timetable->clock(), $now, $bench, $timetable->spreads(), $draws, $goesOn);
         if ($chance->draws < $draws) {
             return false;
         }

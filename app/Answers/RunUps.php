@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Answers;
 
+use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Plan\Plan;
+use AmberStep\Core\Plan\Plans;
 use AmberStep\Core\RunUp\RunUp;
 use App\Clock\BenchClock;
 use App\Clock\BenchZone;
 use App\Http\Presenters\RunUpPresenter;
+use App\Http\Presenters\SessionSheetPresenter;
 use App\Repositories\Evenings;
 use App\Repositories\Settings;
 use App\Repositories\Shows;
@@ -23,6 +26,8 @@ final readonly class RunUps
 
     private const LATE = 'late';
 
+    private const SESSION = 'session';
+
     public function __construct(private Store $store, private Marks $marks, private AllBuilds $builds, private Shows $shows, private Settings $settings, private Evenings $evenings, private BenchClock $clock)
     {
     }
@@ -35,15 +40,45 @@ final readonly class RunUps
         if ($kept !== null && $kept->holds($mark, $now)) {
             return $kept;
         }
-        $run = $this->read();
-        $until = $run === null ? $now + 86400 : min([$now + 86400, ...array_map(static fn (Plan $p): int => max($now + 60, $p->validUntil), $run[1])]);
+        $read = $this->read();
+        $run = $read[0] ?? null;
+        $until = self::holdsUntil($read[1]->byBuild ?? [], $now);
         $zone = BenchZone::zone();
-        $answer = $run === null ? ['shows' => [], 'eveningMinutes' => 0, 'builds' => [], 'columns' => []] : RunUpPresenter::of($run[0], $this->evenings->dates(), $zone);
-        $this->store->write($this->store->path(self::BENCH, self::LATE), json_encode([$this->marks->ofKits(), $run === null ? [] : self::daysLate($run[0])], JSON_THROW_ON_ERROR));
+        $answer = $run === null ? ['shows' => [], 'eveningMinutes' => 0, 'builds' => [], 'columns' => [], 'soonest' => null, 'overBestMinutes' => 0] : RunUpPresenter::of($run, $this->evenings->dates(), $zone);
+        $this->store->write($this->store->path(self::BENCH, self::LATE), json_encode([$this->marks->ofKits(), $run === null ? [] : self::daysLate($run)], JSON_THROW_ON_ERROR));
         $kept = new Kept($mark, $now, $until, 0, null, Packed::of($answer));
         $this->store->put(self::BENCH, self::NAME, $kept);
 
         return $kept;
+    }
+
+    /**
+     * One session as it is worked.
+     *
+     * @param  int|null  $until  when it ends; null: the first there is
+     *
+     * @throws BadDocument where no session ends then
+     */
+    public function session(?int $until): Kept
+    {
+        $now = $this->clock->epoch();
+        $mark = $this->marks->withTimes('session '.$until);
+        $kept = $this->store->get(self::BENCH, self::SESSION);
+        if ($kept !== null && $kept->holds($mark, $now)) {
+            return $kept;
+        }
+        [$run, $plans] = $this->read() ?? throw BadDocument::at('session', 'is of no build', 'take a build in hand');
+        $sheet = $run->sheet($until) ?? throw BadDocument::at('until', 'is the end of no session on the way to the show', 'ask the run-up for those there are');
+        $kept = new Kept($mark, $now, self::holdsUntil($plans->byBuild, $now), 0, null, Packed::of(SessionSheetPresenter::of($sheet, $plans->byBuild, BenchZone::zone())));
+        $this->store->put(self::BENCH, self::SESSION, $kept);
+
+        return $kept;
+    }
+
+    /** @param  array<array-key, Plan>  $plans */
+    private static function holdsUntil(array $plans, int $now): int
+    {
+        return min([$now + 86400, ...array_map(static fn (Plan $p): int => max($now + 60, $p->validUntil), $plans)]);
     }
 
     /** @return array<string, int> of builds that are late */
@@ -66,13 +101,13 @@ final readonly class RunUps
     }
 
     /**
-     * @return array{RunUp, array<array-key, Plan>}|null of the builds that can be read; null where none is in hand
+     * @return array{RunUp, Plans}|null of the builds that can be read; null where none is in hand
      */
     public function read(): ?array
     {
         $plans = $this->builds->allOrNone();
         $zone = BenchZone::zone();
 
-        return $plans === null ? null : [new RunUp($plans, $this->shows->byBuild($zone), $this->settings->calendar($zone), $this->clock->epoch()), $plans->byBuild];
+        return $plans === null ? null : [new RunUp($plans, $this->shows->byBuild($zone), $this->settings->calendar($zone), $this->clock->epoch()), $plans];
     }
 }

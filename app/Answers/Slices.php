@@ -6,7 +6,6 @@ namespace App\Answers;
 
 use AmberStep\Core\Kit\Parking;
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\RunUp\Run;
 use App\Build\Changer;
 use App\Http\Presenters\BenchPresenter;
 use App\Http\Presenters\BookletPresenter;
@@ -79,9 +78,9 @@ final readonly class Slices
         if ($show === null) {
             return null;
         }
-        $run = new Run($loaded->id, $loaded->kit->name, $plan->finishEpoch(), $show, null, [], []);
+        $ready = $plan->finishEpoch();
 
-        return ['name' => $show->name, 'opens' => Time::utc($show->opensEpoch), 'due' => Time::utc($show->dueEpoch), 'daysLate' => $run->daysLate()];
+        return ['name' => $show->name, 'opens' => Time::utc($show->opensEpoch), 'due' => Time::utc($show->dueEpoch), 'daysLate' => $ready === null ? 0 : $show->daysLate($ready)];
     }
 
     /** @return array{undoable: array<string, mixed>|null} */

@@ -29,4 +29,10 @@ final class LoadedBuild
     {
         return new self($this->id, $this->revision, $kit, $this->events(...));
     }
+
+    /** The same build with something more in its log. */
+    public function and(Event $event): self
+    {
+        return new self($this->id, $this->revision, $this->kit, fn (): array => [...$this->events(), $event]);
+    }
 }

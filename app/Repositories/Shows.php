@@ -70,11 +70,22 @@ final readonly class Shows
     {
         $shows = [];
         foreach ($this->rows() as $row) {
-            $show = Show::on($row['id'], $row['name'], $row['date'], $row['by'], $row['packing'], $row['travel'], $row['demands'], $zone);
-            $shows += array_fill_keys($row['builds'], $show);
+            $shows += array_fill_keys($row['builds'], self::show($row, $zone));
         }
 
         return $shows;
+    }
+
+    /** @return list<Show> the soonest first */
+    public function all(DateTimeZone $zone): array
+    {
+        return array_map(static fn (array $row): Show => self::show($row, $zone), $this->rows());
+    }
+
+    /** @param  ShowRow  $row */
+    private static function show(array $row, DateTimeZone $zone): Show
+    {
+        return Show::on($row['id'], $row['name'], $row['date'], $row['by'], $row['packing'], $row['travel'], $row['demands'], $zone);
     }
 
     /**

@@ -9,7 +9,7 @@ use Tests\Support\BrowserTestCase;
 /** Every view in both surrounds: accessible, and nothing wider than the window. */
 final class LookTest extends BrowserTestCase
 {
-    private const VIEWS = ['kit', 'layers', 'bench', 'log', 'house', 'sheet', 'finish', 'booklet', 'breakdown', 'lists', 'surface', 'mix', 'runup', 'keep'];
+    private const VIEWS = ['kit', 'layers', 'bench', 'log', 'house', 'sheet', 'finish', 'booklet', 'breakdown', 'lists', 'surface', 'mix', 'runup', 'session', 'keep'];
 
     /** Views that tell most on the build with a booklet. */
     private const OF_THE_TRACTOR = ['booklet', 'breakdown', 'lists', 'surface', 'finish'];

@@ -76,13 +76,110 @@ final class RunUpTest extends BrowserTestCase
         $this->browser->press('Take back');
         $this->browser->see('.runup-thread[data-late]');
 
-        $this->browser->click('.runup-off[aria-label="Put off: Linnet Sea Grey"]');
-        $this->browser->seeText('.runup-blocks .runup-promise', 'To Wed 19:00: ready');
+        $this->browser->click('.runup-off[aria-label="Move: Linnet Sea Grey"]');
+        $this->browser->seeText('.runup-blocks .runup-promise', 'Ready ');
         self::assertSame([], $this->browser->axe());
-        $this->browser->press('Put it off');
-        $this->browser->seeText('[data-testid="told"]', 'Linnet Sea Grey put off: all plans follow.');
+        $this->browser->press('Move it');
+        $this->browser->seeText('[data-testid="told"]', 'Linnet Sea Grey moved: all plans follow.');
         $this->browser->until(fn (): bool => ! str_contains($this->browser->text('.runup-blocks'), 'Linnet Sea Grey on Shearwater'), 'it is there still');
         $this->browser->press('Take back');
         $this->browser->seeText('.runup-blocks', 'Linnet Sea Grey on Shearwater');
+    }
+
+    /** A finger on a sitting of one session, let go over another. */
+    private function drag(string $from, int $block, string $to): void
+    {
+        $this->browser->script(<<<'JS'
+            const [from, n, to] = arguments;
+            const block = document.querySelectorAll(`.runup-session[data-date="${from}"] .runup-block`)[n];
+            const middle = (el) => { const r = el.getBoundingClientRect(); return { x: r.x + r.width / 2, y: r.y + r.height / 2 }; };
+            const a = middle(block), b = middle(document.querySelector(`.runup-session[data-date="${to}"] .runup-day`));
+            const touch = (kind, at) => block.dispatchEvent(new PointerEvent(kind, { bubbles: true, cancelable: true, pointerId: 1, pointerType: 'touch', isPrimary: true, button: 0, buttons: 1, clientX: at.x, clientY: at.y }));
+            block.setPointerCapture = () => {};
+            touch('pointerdown', a);
+            touch('pointermove', { x: a.x + 20, y: a.y });
+            window.letGo = () => { touch('pointermove', b); window.letGo = () => touch('pointerup', b); };
+            JS, [$from, $block, $to]);
+        $this->browser->see('.runup-drag');
+        $this->browser->script('window.letGo()');
+        $this->browser->see(".runup-session[data-date=\"{$to}\"][data-target]");
+        $this->browser->script('window.letGo()');
+        $this->browser->until(fn (): bool => $this->browser->count('.runup-drag') === 0, 'it is held still');
+    }
+
+    public function test_a_sitting_is_carried_by_thumb_to_a_later_evening_and_back_and_never_before_its_holds(): void
+    {
+        $this->open();
+        $block = (int) $this->browser->script('return [...document.querySelectorAll(".runup-session")[0].querySelectorAll(".runup-block")].findIndex((b) => b.querySelector(".runup-paint[data-none]") === null)');
+        $this->drag('2026-03-03', $block, '2026-03-06');
+        $this->browser->seeText('.runup-promise', 'Ready ');
+        self::assertStringContainsString('Fri 19:00', (string) $this->browser->script('const s = document.querySelector(".runup-promise select"); return s.selectedOptions[0].textContent'));
+        $this->browser->press('Move it');
+        $this->browser->seeText('[data-testid="told"]', 'moved: all plans follow.');
+        $this->browser->until(fn (): bool => $this->server->request('GET', '/api/runup')[1]['columns'][3]['blocks'] !== [] && array_merge(...array_column($this->server->request('GET', '/api/runup')[1]['columns'][3]['blocks'], 'putOffs')) !== [], 'it is not there');
+
+        $friday = $this->server->request('GET', '/api/runup')[1]['columns'][3]['blocks'];
+        $at = (int) array_key_first(array_filter($friday, static fn (array $b): bool => $b['putOffs'] !== []));
+        $this->browser->until(fn (): bool => $this->browser->count('.runup-session[data-date="2026-03-06"] .runup-block') === count($friday), 'the picture is the old one');
+        $this->drag('2026-03-06', $at, '2026-03-03');
+        $this->browser->seeText('.runup-promise', 'Ready ');
+        $this->browser->press('Move it');
+        $this->browser->until(fn (): bool => array_merge(...array_column(array_merge(...array_column($this->server->request('GET', '/api/runup')[1]['columns'], 'blocks')), 'putOffs')) === [], 'it is put off still');
+
+        foreach ($this->server->request('GET', '/api/runup')[1]['columns'] as $i => $column) {
+            foreach ($i < 2 ? [] : $column['blocks'] as $n => $one) {
+                if ($one['opens'] !== null && $one['opens'] > '2026-03-03T21:00:00Z' && $one['steps'] !== []) {
+                    $this->browser->until(fn (): bool => $this->browser->count(".runup-session[data-date=\"{$column['date']}\"] .runup-block") === count($column['blocks']), 'the picture is another');
+                    $this->drag($column['date'], $n, '2026-03-03');
+                    $this->browser->seeText('.runup-promise', 'Not before ');
+                    self::assertSame([], $this->browser->axe());
+
+                    return;
+                }
+            }
+        }
+        self::fail('nothing waits for anything');
+    }
+
+    public function test_tonight_is_laid_out_on_a_page_and_worked_across_two_builds(): void
+    {
+        $this->open();
+        $this->browser->press('Lay it out');
+        $this->browser->seeText('#lay-out', 'Lay out');
+        $this->browser->seeText('.session-things', 'Linnet Sea Grey, mixed already');
+        $this->browser->seeText('.session-clocks', 'until then no');
+        self::assertSame([], $this->browser->axe());
+        $this->browser->keys('0');
+        $pdf = (string) base64_decode((string) $this->browser->driver->executeCustomCommand('/session/:sessionId/print', 'POST', ['page' => ['width' => 21.0, 'height' => 29.7]]));
+        self::assertSame(1, preg_match_all('~/Type\s*/Page\b~', $pdf), 'it is one page');
+        $sheet = $this->server->request('GET', '/api/runup/session')[1];
+        $this->browser->press('Back to the run-up');
+        $this->browser->see('.runup-session');
+
+        $done = [];
+        foreach (array_slice($sheet['lines'], 0, 3) as $line) {
+            $this->browser->driver->get($this->server->address()."/b/{$line['buildId']}/bench");
+            $this->browser->seeText('[data-testid="step-title"]', $line['title']);
+            $this->browser->click('[data-testid="done"]');
+            $this->browser->until(fn (): bool => ! in_array($line['key'], array_column($this->server->request('GET', '/api/runup/session')[1]['lines'], 'key'), true), "{$line['title']} is still to do");
+            $done[$line['buildId']] = true;
+        }
+        self::assertCount(2, $done);
+    }
+
+    public function test_a_fault_says_at_once_what_it_does_to_the_date(): void
+    {
+        $build = array_values(array_filter($this->server->request('GET', '/api/frame')[1]['builds'], static fn (array $b): bool => str_contains($b['name'], 'Shearwater')))[0]['id'];
+        $this->browser->driver->get($this->server->address()."/b/{$build}/bench");
+        $this->browser->click('[data-testid="wrong-anywhere"]');
+        $this->browser->see('.fault-grid');
+        $this->browser->script('[...document.querySelectorAll(".fault")].find((b) => b.textContent.includes("run or puddle")).click()');
+        $this->browser->script('[...document.querySelectorAll("button[data-main]")].find((b) => b.textContent.startsWith("It has:")).click()');
+        $this->browser->seeText('[data-testid="cost"]', 'finished');
+        $said = $this->browser->text('[data-testid="cost"]');
+        self::assertMatchesRegularExpression('/Harbour Lights|no day/', $said);
+        self::assertSame([], $this->browser->axe());
+        $this->browser->press('Read');
+        $this->browser->until(fn (): bool => $this->browser->count('[data-testid="cost"]') === 0, 'it stands');
     }
 }

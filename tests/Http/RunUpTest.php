@@ -6,6 +6,7 @@ namespace Tests\Http;
 
 use App\Answers\Chances;
 use App\Build\BenchFile;
+use App\Clock\BenchZone;
 use App\Models\Build;
 use Sabre\VObject\Reader;
 use Tests\Support\AppTestCase;
@@ -13,6 +14,9 @@ use Tests\Support\AppTestCase;
 /** All builds to their shows: who is late and by how much, what is in which session, and shows that can be taken back. */
 final class RunUpTest extends AppTestCase
 {
+    /** Last number of an event that was written down. */
+    private static int $written = 700;
+
     private static function id(string $name): string
     {
         return (string) Build::query()->where('name', 'like', "%{$name}%")->value('id');
@@ -156,6 +160,96 @@ final class RunUpTest extends AppTestCase
         self::assertGreaterThan(0, count(array_filter($second, static fn ($e): bool => $e->DTSTART->getDateTime()->getTimestamp() > strtotime('2026-03-29'))), 'over the clock change');
     }
 
+    public function test_over_both_clock_changes_sessions_stay_at_their_time_on_the_wall_and_a_second_import_has_the_same(): void
+    {
+        $zone = BenchZone::zone();
+        $wall = [];
+        foreach (['2026-03-03T19:05:00Z' => '2026-03-29', '2026-10-05T18:05:00Z' => '2026-10-25'] as $now => $change) {
+            $this->at($now);
+            [$first, $second] = [(string) $this->get('/api/runup.ics')->assertOk()->getContent(), (string) $this->get('/api/runup.ics')->getContent()];
+            self::assertSame(preg_grep('/^(UID|DTSTART|DTEND|SUMMARY)/', explode("\r\n", $first)), preg_grep('/^(UID|DTSTART|DTEND|SUMMARY)/', explode("\r\n", $second)));
+            $sides = [];
+            foreach (Reader::read($second)->select('VEVENT') as $event) {
+                $from = $event->DTSTART->getDateTime()->setTimezone($zone);
+                $until = $event->DTEND->getDateTime()->setTimezone($zone);
+                $sides[$from->format('Y-m-d') < $change ? 'before' : 'after'] = true;
+                $wall[$from->format('Hi').' '.$until->format('Hi')] = true;
+            }
+            self::assertCount(2, $sides, "sessions on both sides of {$change}");
+        }
+
+        self::assertEqualsCanonicalizing(['1905 2100', '1900 2100', '1000 1600'], array_keys($wall));
+    }
+
+    public function test_a_session_lies_laid_out_on_one_page_with_its_steps_in_order_and_the_clocks_they_start(): void
+    {
+        $column = $this->runUp()['columns'][0];
+        $sheet = $this->send('GET', '/api/runup/session')->assertOk()->json();
+        self::assertSame([$column['from'], $column['until']], [$sheet['from'], $sheet['until']], 'without a moment it is the first');
+        self::assertSame(array_sum(array_map(static fn (array $b): int => count($b['steps']), $column['blocks'])), count(array_filter($sheet['lines'], static fn (array $l): bool => ! in_array($l['operation'], ['mix', 'rinse', 'strip'], true))));
+        self::assertGreaterThan(1, count(array_unique(array_column($sheet['lines'], 'buildId'))), 'of several builds');
+        self::assertSame(collect($sheet['lines'])->pluck('start')->sort()->values()->all(), array_column($sheet['lines'], 'start'));
+
+        $things = array_column($sheet['layOut'], null, 'name');
+        self::assertSame(['mixed already', null], [$things['Linnet Sea Grey']['with'], $things['Linnet Sea Grey']['ml']], 'it is in the gun');
+        self::assertArrayHasKey('Basin, soap, clean water and a cloth without lint', $things);
+        self::assertNotSame([], preg_grep('/^Gun with 0\.\d+ mm$/', array_keys($things)));
+        self::assertNotSame([], array_filter($sheet['lines'], static fn (array $l): bool => $l['cautions'] !== []));
+        self::assertSame(array_column($sheet['clocks'], 'until'), collect($sheet['clocks'])->pluck('until')->sort()->values()->all());
+        self::assertNotSame([], array_filter($sheet['clocks'], static fn (array $c): bool => str_contains($c['because'], 'sea grey') && $c['until'] > $sheet['until']), 'it dries on through the night');
+
+        $mixes = 0;
+        foreach (array_slice($this->runUp()['columns'], 1, 6) as $one) {
+            $sheet = $this->send('GET', "/api/runup/session?until={$one['until']}")->assertOk()->json();
+            foreach (array_filter($sheet['layOut'], static fn (array $thing): bool => $thing['ml'] !== null) as $paint) {
+                $cups = array_filter($sheet['lines'], static fn (array $l): bool => $l['operation'] === 'mix' && $l['title'] === "Mix {$paint['name']}");
+                self::assertEqualsWithDelta(array_sum(array_column($cups, 'cupMl')), $paint['ml'], 0.001, 'as much as its cups take');
+                $mixes++;
+            }
+        }
+        self::assertGreaterThan(2, $mixes);
+        $later = $this->runUp()['columns'][4];
+        self::assertSame($later['from'], $this->send('GET', "/api/runup/session?until={$later['until']}")->assertOk()->json('from'));
+        self::assertSame($later['until'], $this->send('GET', "/api/runup/session?until={$later['until']}")->json('until'), 'kept, it is the same');
+        self::assertSame($column['until'], $this->send('GET', '/api/runup/session')->json('until'));
+        self::assertStringContainsString('is the end of no session', (string) $this->send('GET', '/api/runup/session?until=2026-03-03T21:17:00Z')->assertStatus(422)->json('message'));
+        $this->send('GET', '/api/runup/session?until=tonight')->assertStatus(422);
+        $this->send('GET', '/api/runup/session?until[]=1')->assertStatus(422);
+    }
+
+    public function test_what_lets_a_sitting_go_last_is_told_with_it_and_what_put_it_off(): void
+    {
+        $run = $this->runUp();
+        $held = array_filter(array_merge(...array_column($run['columns'], 'blocks')), static fn (array $b): bool => $b['opens'] !== null);
+        self::assertNotSame([], $held);
+        foreach ($held as $block) {
+            self::assertLessThanOrEqual($block['from'], $block['opens'], $block['titles'][0]);
+            self::assertNotSame('', $block['because']);
+        }
+        $block = $run['columns'][0]['blocks'][0];
+        $revision = (int) Build::query()->whereKey($block['build'])->value('revision');
+        $edits = [['op' => 'add', 'list' => 'notBefore', 'value' => ['id' => self::ulid(811), 'step' => $block['steps'][0], 'at' => $run['columns'][3]['from']]]];
+        $this->send('POST', "/api/builds/{$block['build']}/changes", ['title' => 'moved', 'edits' => $edits], ['If-Match' => "\"{$revision}\""])->assertCreated();
+        $moved = array_values(array_filter(array_merge(...array_column($this->runUp()['columns'], 'blocks')), static fn (array $b): bool => in_array($block['steps'][0], $b['steps'], true)))[0];
+
+        self::assertSame([self::ulid(811)], $moved['putOffs']);
+        self::assertGreaterThanOrEqual($run['columns'][3]['from'], $moved['from']);
+    }
+
+    public function test_how_far_it_is_from_the_best_possible_is_told_from_the_bound(): void
+    {
+        $run = $this->runUp();
+        $ready = array_column($run['builds'], 'ready');
+        self::assertGreaterThan(0, $run['overBestMinutes']);
+        self::assertLessThan(max(array_filter($ready)), $run['soonest']);
+        foreach ($run['builds'] as $build) {
+            if ($build['ready'] !== null) {
+                self::assertLessThanOrEqual($build['ready'], $build['soonest']);
+                self::assertLessThanOrEqual($run['soonest'], $build['soonest']);
+            }
+        }
+    }
+
     public function test_a_session_keeps_its_place_of_the_day_when_one_before_it_is_over(): void
     {
         $this->send('PUT', '/api/evenings/dates/2026-03-03', ['sessions' => [['from' => 1080, 'until' => 1150], ['from' => 1200, 'until' => 1320]]])->assertOk();
@@ -218,9 +312,9 @@ final class RunUpTest extends AppTestCase
             self::assertSame([$lever['ready'], $lever['daysLate'], $lever['spareMinutes']], [$builds[$tractor]['ready'], $builds[$tractor]['daysLate'], $builds[$tractor]['spareMinutes']], $lever['title']);
             self::assertSame($lever['allDaysLate'], array_sum(array_column($builds, 'daysLate')), $lever['title']);
             $back();
-            $kinds[] = array_key_first(array_filter(['edits' => $lever['edits'], 'date' => $lever['date'], 'shows' => $lever['shows'], 'away' => $lever['away']]));
+            $kinds[] = array_key_first(array_filter(['edits' => $lever['edits'], 'date' => $lever['date'], 'shows' => $lever['shows'], 'away' => $lever['away'], 'event' => $lever['event']]));
         }
-        self::assertEqualsCanonicalizing(['edits', 'date', 'shows', 'away'], array_values(array_unique($kinds)));
+        self::assertEqualsCanonicalizing(['edits', 'date', 'shows', 'away', 'event'], array_values(array_unique($kinds)));
     }
 
     public function test_the_chance_is_told_once_it_was_counted_and_of_no_other_state(): void
@@ -249,6 +343,13 @@ final class RunUpTest extends AppTestCase
             $this->send('PUT', "/api/builds/{$lever['away']}/away", ['away' => true])->assertOk();
 
             return fn () => $this->send('PUT', "/api/builds/{$lever['away']}/away", ['away' => false])->assertOk();
+        }
+        if ($lever['event'] !== null) {
+            $write = fn (array $event, int $n) => $this->send('POST', "/api/builds/{$lever['build']}/events", [...$event, 'id' => self::ulid($n), 'at' => '2026-03-03T19:05:00Z'])->assertCreated();
+            $number = self::$written += 2;
+            $write($lever['event'], $number);
+
+            return fn () => $write(['kind' => 'take-back', 'takesBack' => self::ulid($number)], $number + 1);
         }
         if ($lever['edits'] !== null) {
             $revision = (int) Build::query()->whereKey($lever['build'])->value('revision');

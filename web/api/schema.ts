@@ -2472,6 +2472,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runup/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One session as it is worked, over all builds; what is laid out, the steps in their order, the clocks they start. */
+        get: {
+            parameters: {
+                query?: {
+                    /** @description When it ends; the first there is without. */
+                    until?: components["schemas"]["Instant"];
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Read from the one timetable. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SessionSheet"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runup/levers": {
         parameters: {
             query?: never;
@@ -4268,6 +4316,10 @@ export interface components {
             }[];
             /** @description what one calls an evening */
             eveningMinutes: number;
+            /** @description Before which no order of work has all ready; null where no build is in hand. */
+            soonest: string | null;
+            /** @description minutes at the bench by which all are ready later than that */
+            overBestMinutes: number;
             builds: components["schemas"]["RunUpBuild"][];
             columns: components["schemas"]["RunUpColumn"][];
         };
@@ -4293,7 +4345,7 @@ export interface components {
             build: string | null;
             levers: components["schemas"]["Lever"][];
         };
-        /** @description One of edits, a date with sessions, shows or a build to put away says how it is taken. */
+        /** @description One of edits, a date with sessions, shows, a build to put away or an event says how it is taken. */
         Lever: {
             title: string;
             build: components["schemas"]["Id"];
@@ -4302,6 +4354,8 @@ export interface components {
             sessions: components["schemas"]["Session"][] | null;
             shows: components["schemas"]["ShowRow"][] | null;
             away: string | null;
+            /** @description Written down for its build; null where something else takes it. */
+            event: components["schemas"]["EventTemplate"] | null;
             /** @description When its build is ready then. */
             ready: string | null;
             /** @description of its build */
@@ -4323,6 +4377,8 @@ export interface components {
             spareMinutes: number | null;
             spareEvenings: number | null;
             daysLate: number;
+            /** @description Before which no order of work has it ready. */
+            soonest: string | null;
             /** @description steps on the thread */
             steps: number;
             nights: {
@@ -4353,6 +4409,12 @@ export interface components {
                 pieces: string[];
                 /** @description Their keys, without what is done at the gun. */
                 steps: string[];
+                /** @description What the user said that puts these off, by id. */
+                putOffs: components["schemas"]["Id"][];
+                /** @description Before when it cannot be done, whatever is put before it; null where nothing holds it. */
+                opens: string | null;
+                /** @description why it cannot be done before; empty where it can */
+                because: string;
             }[];
         };
         GunRow: {
@@ -4360,6 +4422,69 @@ export interface components {
             name: string;
             nozzleMm: number;
             cupMl: number;
+        };
+        SessionSheet: {
+            now: components["schemas"]["Instant"];
+            from: components["schemas"]["Instant"];
+            until: components["schemas"]["Instant"];
+            date: string;
+            zone: string;
+            /** @description Paints first, then guns, masks and tools. */
+            layOut: {
+                name: string;
+                with: string;
+                swatch: string | null;
+                /** @description Mixed in the session; null where nothing is. */
+                ml: number | null;
+            }[];
+            lines: components["schemas"]["SessionLine"][];
+            /** @description Those it starts, and those that run out in it; the soonest first. */
+            clocks: {
+                buildId: components["schemas"]["Id"];
+                build: string;
+                pieces: string[];
+                because: string;
+                forbids: string;
+                first: components["schemas"]["Instant"];
+                until: components["schemas"]["Instant"];
+            }[];
+        };
+        SessionLine: {
+            /** @description Where it is done in one go with others; all parts of a round share its key and stand one after the other. */
+            round: {
+                key: string;
+                title: string;
+                /** @description what was done to all parts */
+                button: string;
+            } | null;
+            /** @description What is written down for a part of a round when it is done. */
+            event: components["schemas"]["EventTemplate"] | null;
+            /** @description What a part of a round takes of the cup. */
+            ml: number | null;
+            /** @description Paint to thinner. */
+            ratio: string | null;
+            pressureBar: number | null;
+            /** @description What is mixed in the cup. */
+            cupMl: number | null;
+            cautions: string[];
+            /** @description some were said above */
+            cautionsAgain: boolean;
+            key: string;
+            title: string;
+            where: string;
+            pieceId: string;
+            piece: string;
+            operation: string;
+            n: number;
+            of: number;
+            swatch: string | null;
+            sprays: boolean;
+            start: components["schemas"]["Instant"];
+            end: components["schemas"]["Instant"];
+            minutes: number;
+            remedy: boolean;
+            buildId: components["schemas"]["Id"];
+            build: string;
         };
         BenchLine: {
             /** @description Where it is done in one go with others; all parts of a round share its key and stand one after the other. */

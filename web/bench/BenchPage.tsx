@@ -10,6 +10,7 @@ import { wall } from '../frame/words';
 import type { BenchLine, NewEvent } from '../api/types';
 import { roundsOf } from '../shared/rounds';
 import { Closing } from './Closing';
+import { Cost, useCost } from './Cost';
 import { FaultSheet } from './FaultSheet';
 import { HandsOff } from './HandsOff';
 import { MinutesField, useMinutes } from './MinutesField';
@@ -30,6 +31,7 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
     const { data: bench, isPlaceholderData } = useBench(buildId, minutes);
     const [sheet, show] = useState<Sheet>(null);
     const isSent = useSent();
+    const cost = useCost();
     const step = bench?.current ?? null;
     const runs = useMemo(() => roundsOf(bench?.follows ?? []), [bench?.follows]);
     const ownRun = step === null ? undefined : runs.find((run) => run.some((line) => line.buildId === null && line.key === step.key));
@@ -77,6 +79,7 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                 )}
             </div>
             <div className="bench-main">
+                {cost.before !== null && <Cost before={cost.before} bench={bench} stale={isPlaceholderData} buildId={buildId} at={at} zone={zone} read={cost.read} />}
                 {bench.takeUp !== null && runs[0] !== undefined && runs[0] !== ownRun && <TakeUp run={runs[0]} />}
                 {step !== null ? (
                     <StepCard
@@ -129,7 +132,7 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                     Sheet for this evening
                 </Link>
             </aside>
-            {sheet === 'fault' && <FaultSheet buildId={buildId} bench={bench} step={step} close={() => show(null)} />}
+            {sheet === 'fault' && <FaultSheet buildId={buildId} bench={bench} step={step} named={(fault, event) => cost.named(bench, fault, event)} close={() => show(null)} />}
             {step !== null && sheet === 'time' && <TimeSheet step={step} parts={parts} zone={zone} close={() => show(null)} done={done} />}
         </div>
     );

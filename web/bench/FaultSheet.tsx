@@ -10,6 +10,8 @@ interface Props {
     bench: Bench;
     /** What is at hand; null where nothing is: a fault is seen at any time. */
     step: Step | null;
+    /** Its words, and the id of what is written down. */
+    named: (fault: string, event: string) => void;
     close: () => void;
 }
 
@@ -18,7 +20,7 @@ const HERE = 'here';
 const iso = (ms: number): string => new Date(Math.floor(ms / 1000) * 1000).toISOString().replace('.000Z', 'Z');
 
 /** Names a fault, of whatever place and coat; its remedy then takes its place in the plan. */
-export function FaultSheet({ buildId, bench, step, close }: Props): ReactElement {
+export function FaultSheet({ buildId, bench, step, named, close }: Props): ReactElement {
     const atHand = step !== null && step.faultTargets.length > 0 ? step : null;
     const [chosen, choose] = useState<FaultKind | null>(null);
     const [place, setPlace] = useState(atHand === null ? (bench.faultPlaces[0]?.id ?? '') : HERE);
@@ -34,8 +36,10 @@ export function FaultSheet({ buildId, bench, step, close }: Props): ReactElement
             record(buildId, `${atHand.title}, ${atHand.where}`, { ...atHand.event, id: ulid(), at: iso(at - 1000) });
         }
         const product = place === HERE ? (atHand?.event.product ?? '') : coat;
+        const id = ulid();
+        named(`${fault.word}, ${where}`, id);
         record(buildId, `${fault.word}, ${where}`, {
-            id: ulid(),
+            id,
             kind: 'fault',
             at: iso(at),
             targets: place === HERE ? (atHand?.faultTargets ?? []) : [place],

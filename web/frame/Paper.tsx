@@ -2,14 +2,13 @@ import './paper.css';
 import { Button } from '@mantine/core';
 import type { ReactElement, ReactNode } from 'react';
 import { Link } from 'react-router';
-import type { Plan } from '../api/types';
-import { PrintFoot, PrintHead } from './Printed';
+import { PrintFoot, PrintHead, type Printed } from './Printed';
 
 interface Props {
     title: string;
     /** What it says of itself beside its title, on the screen alone. */
     says: string;
-    build: Plan['build'];
+    build: Printed;
     at: number;
     back: { to: string; word: string };
     className?: string;

@@ -2,13 +2,17 @@ import type { ReactElement } from 'react';
 import type { Plan } from '../api/types';
 import { clock, day } from './words';
 
+/** What a sheet is of: one build, or several. */
+export type Printed = Pick<Plan['build'], 'name' | 'zone'> & { scale?: Plan['build']['scale'] };
+
 /** What stands at the head of a printed sheet, and nowhere on the screen. */
-export function PrintHead({ title, build, at }: { title: string; build: Plan['build']; at: number }): ReactElement {
+export function PrintHead({ title, build, at }: { title: string; build: Printed; at: number }): ReactElement {
     return (
         <header className="print-head">
             <strong>{title}</strong>
             <span>
-                {build.name}, 1/{build.scale}
+                {build.name}
+                {build.scale === undefined ? '' : `, 1/${build.scale}`}
             </span>
             <span>
                 {day(at, build.zone)} {clock(at, build.zone)}

@@ -2,6 +2,8 @@ import type { ReactElement } from 'react';
 import type { RunUp, RunUpColumn } from '../api/types';
 import { shortName } from '../frame/Edge';
 import { day, weekday } from '../frame/words';
+import { keyOf } from './letters';
+import { useDrag, type Dropped } from './useDrag';
 
 /** Hours the picture is high, at least. */
 const LEAST_HOURS = 2;
@@ -10,7 +12,8 @@ const LEAST_HOURS = 2;
 const HIGH = 212;
 
 /** Sessions as columns as high as their minutes, filled with what is planned; the paint in the gun as a band at the left of each block; the shows as walls. */
-export function Columns({ run, letters, zone, chosen, choose }: { run: RunUp; letters: Map<string, string>; zone: string; chosen: string | undefined; choose: (from: string) => void }): ReactElement {
+export function Columns({ run, letters, zone, chosen, choose, drop }: { run: RunUp; letters: Map<string, string>; zone: string; chosen: string | undefined; choose: (from: string) => void; drop: (dropped: Dropped) => void }): ReactElement {
+    const drag = useDrag(drop);
     const most = Math.max(60 * LEAST_HOURS, ...run.columns.map((c) => c.minutes));
     const hours = Array.from({ length: Math.floor(most / 60 / 2) }, (_, i) => 2 * (i + 1));
     const walls = run.shows.map((show) => ({ show, before: run.columns.findIndex((c) => c.from >= show.due) })).filter((wall) => wall.before > 0);
@@ -22,7 +25,12 @@ export function Columns({ run, letters, zone, chosen, choose }: { run: RunUp; le
                     <span>{h} h</span>
                 </div>
             ))}
-            <div className="runup-columns" role="group" aria-label="Sessions to the show">
+            {drag.held !== null && (
+                <p className="runup-drag" role="status">
+                    {drag.over === null || drag.over === drag.held.from ? 'Let it go over another session.' : `To ${day(Date.parse(drag.over), zone)}.`}
+                </p>
+            )}
+            <div className="runup-columns" data-dragging={drag.held === null ? undefined : ''} role="group" aria-label="Sessions to the show">
                 {run.columns.map((column, i) => (
                     <div key={column.from} className="runup-slot" data-wall={walls.some((wall) => wall.before === i) ? '' : undefined}>
                         {walls
@@ -32,7 +40,7 @@ export function Columns({ run, letters, zone, chosen, choose }: { run: RunUp; le
                                     <span>{wall.show.name}</span>
                                 </div>
                             ))}
-                        <Session column={column} letters={letters} zone={zone} scale={HIGH / most} chosen={column.from === chosen} late={lateIn(run, column)} label={labelOf(run, column, zone)} choose={choose} />
+                        <Session column={column} letters={letters} zone={zone} scale={HIGH / most} chosen={column.from === chosen} late={lateIn(run, column)} label={labelOf(run, column, zone)} choose={choose} drag={drag} />
                     </div>
                 ))}
             </div>
@@ -40,15 +48,15 @@ export function Columns({ run, letters, zone, chosen, choose }: { run: RunUp; le
     );
 }
 
-function Session({ column, letters, zone, scale, chosen, late, label, choose }: { column: RunUpColumn; letters: Map<string, string>; zone: string; scale: number; chosen: boolean; late: Set<string>; label: string; choose: (from: string) => void }): ReactElement {
+function Session({ column, letters, zone, scale, chosen, late, label, choose, drag }: { column: RunUpColumn; letters: Map<string, string>; zone: string; scale: number; chosen: boolean; late: Set<string>; label: string; choose: (from: string) => void; drag: ReturnType<typeof useDrag> }): ReactElement {
     const at = Date.parse(column.from);
 
     return (
-        <button type="button" className="runup-session" aria-pressed={chosen} data-date={column.date} onClick={() => choose(column.from)}>
+        <button type="button" className="runup-session" aria-pressed={chosen} data-date={column.date} data-session={column.from} data-target={drag.held !== null && drag.over === column.from && drag.held.from !== column.from ? '' : undefined} onClick={() => choose(column.from)}>
             <span className="unseen">{label}. </span>
             <span className="runup-room" aria-hidden="true" style={{ height: Math.max(4, column.minutes * scale) }}>
                 {column.blocks.map((block) => (
-                    <span key={`${block.build} ${block.paint?.name ?? ''}`} className="runup-block" data-late={late.has(block.build) ? '' : undefined} style={{ height: block.minutes * scale }}>
+                    <span key={keyOf(block)} className="runup-block" {...drag.on(column, block)} data-held={drag.held?.from === column.from && drag.held.block === keyOf(block) ? '' : undefined} data-late={late.has(block.build) ? '' : undefined} style={{ height: block.minutes * scale }}>
                         <span className="runup-paint" style={block.paint === null ? undefined : { background: block.paint.swatch ?? 'transparent' }} data-none={block.paint === null ? '' : undefined} />
                         {block.minutes * scale >= 13 && <span className="runup-letter">{letters.get(block.build)}</span>}
                     </span>

@@ -7,8 +7,10 @@ import { useNow } from '../api/clock';
 import type { Chance, Edit, Evenings, Lever, RunUp, ShowRow } from '../api/types';
 import { shortName } from '../frame/Edge';
 import { dayOf } from '../shared/sessions';
+import { PrintFoot, PrintHead } from '../frame/Printed';
 import { useFrame } from '../frame/queries';
-import { day } from '../frame/words';
+import { day, wall } from '../frame/words';
+import { ulid } from '../frame/ulid';
 import { useTold } from '../shared/useTold';
 import { ChosenSession } from './ChosenSession';
 import { Columns } from './Columns';
@@ -17,6 +19,7 @@ import { letters } from './letters';
 import { SessionTable } from './SessionTable';
 import { Shows } from './Shows';
 import { ofTen, Threads } from './Threads';
+import type { Dropped } from './useDrag';
 
 /** All builds on their way to a date: sessions with what is in them, a thread a build, the shows as walls. */
 export default function RunUpPage({ buildId }: { buildId: string }): ReactElement {
@@ -30,6 +33,7 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
     const [picked, pick] = useState<string | null>(null);
     const [busy, work] = useState(false);
     const [table, turn] = useState(false);
+    const [dropped, drop] = useState<Dropped | null>(null);
     if (run === undefined || evenings === undefined || said === undefined) {
         return <p>Looking at the evenings.</p>;
     }
@@ -37,6 +41,7 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
     const today = new Date(now).toLocaleDateString('sv-SE', { timeZone: zone });
     const by = letters(run.builds);
     const column = run.columns.find((c) => c.date === picked) ?? run.columns[0];
+    const choose = (from: string): void => pick(run.columns.find((c) => c.from === from)?.date ?? null);
     const change = async (path: string, body: object): Promise<void> => {
         work(true);
         await put(path, body);
@@ -59,6 +64,13 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
             await put(`evenings/dates/${lever.date}`, { sessions: lever.sessions });
         } else if (lever.shows !== null) {
             await put('shows', { shows: lever.shows });
+        } else if (lever.event !== null) {
+            const event = { ...lever.event, id: ulid(), at: new Date(Math.floor(now / 1000) * 1000).toISOString().replace('.000Z', 'Z') };
+            await act(`${lever.title}: all plans follow.`, async () => {
+                await api.post(`builds/${lever.build}/events`, event);
+
+                return () => api.post(`builds/${lever.build}/events`, { id: ulid(), kind: 'take-back', at: event.at, takesBack: event.id });
+            });
         } else if (lever.away !== null) {
             const id = lever.away;
             await act(`${lever.title}: all plans follow.`, async () => {
@@ -91,11 +103,12 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
                     Sessions as a calendar
                 </a>
             </div>
+            <PrintHead title="Run-up" build={{ name: inWords(run, chance, now, zone), zone }} at={now} />
             <div className="runup-halves">
                 <div className="runup-half">
                     <section className="card runup-card" aria-labelledby="sessions">
                         <h2 id="sessions">Sessions</h2>
-                        {table ? <SessionTable run={run} zone={zone} /> : <Columns run={run} letters={by} zone={zone} chosen={column?.from} choose={(from) => pick(run.columns.find((c) => c.from === from)?.date ?? null)} />}
+                        {table ? <SessionTable run={run} zone={zone} /> : <Columns run={run} letters={by} zone={zone} chosen={column?.from} choose={choose} drop={(one) => { choose(one.from); drop(one); }} />}
                         <p className="quiet-line">
                             {run.builds.filter((b) => b.ready !== null).map((b) => `${by.get(b.id) ?? ''} ${shortName(b.name)}`).join(' · ')}. Band: the paint in the gun. Dashed: the time there is.
                         </p>
@@ -103,7 +116,11 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
                     <section className="card runup-card" aria-labelledby="threads">
                         <h2 id="threads">Threads</h2>
                         <Threads run={run} chance={chance} letters={by} zone={zone} now={now} />
+                        {run.soonest !== null && run.columns.length > 0 && <p className="quiet-line">{ofBest(run, now, zone)}</p>}
                     </section>
+                    <div className="runup-print">
+                        <SessionTable run={run} zone={zone} />
+                    </div>
                     <Shows key={JSON.stringify(said.shows)} shows={said.shows} builds={run.builds} set={(shows) => void change('shows', { shows })} />
                 </div>
                 <div className="runup-half">
@@ -117,13 +134,19 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
                             zone={zone}
                             now={now}
                             buildId={buildId}
-                            putOff={(build, title, edits) => void edit(build, title, edits)}
+                            dropped={dropped}
+                            leave={() => drop(null)}
+                            put={(build, title, edits) => {
+                                drop(null);
+                                void edit(build, title, edits);
+                            }}
                             set={(sessions) => void change(`evenings/dates/${column.date}`, { sessions })}
                         />
                     )}
                     <MoreRoom run={run} zone={zone} now={now} take={(lever) => void take(lever)} />
                 </div>
             </div>
+            <PrintFoot />
         </div>
     );
 }
@@ -141,4 +164,13 @@ function inWords(run: RunUp, chance: Chance | undefined, now: number, zone: stri
     const stands = late.length > 0 ? late.map((b) => `${shortName(b.name)} is ${b.daysLate} d late`).join(', ') : least === undefined ? 'all is done' : `${least.spareEvenings ?? 0} evenings to spare`;
 
     return `${show.name}, ${day(Date.parse(show.opens), zone)}, in ${days} d · ${entered.length === 1 ? '1 build' : `${entered.length} builds`} · ${stands}${chance?.counted === true ? `, ${ofTen(chance.allInTime, chance.draws)} make all shows` : ''}`;
+}
+
+/** How far the plan is from what no order of work could better, and for one that is late whether any could save it. */
+function ofBest(run: RunUp, now: number, zone: string): string {
+    const late = run.builds.find((b) => b.daysLate > 0);
+    const due = run.shows.find((s) => s.id === late?.show)?.due;
+    const saved = late === undefined || late.soonest === null || due == null ? '' : ` ${shortName(late.name)} alone: ${wall(late.soonest, now, zone)}, ${late.soonest <= due ? 'in time' : 'too late whatever is done first'}.`;
+
+    return `Within ${Math.max(1, Math.ceil(run.overBestMinutes / 60))} h at the bench of the best possible.${saved}`;
 }

@@ -24,11 +24,15 @@ export function SessionTable({ run, zone }: { run: RunUp; zone: string }): React
                             {Math.round(column.worked)} of {column.minutes}
                         </td>
                         <td>
-                            {column.blocks.map((block) => `${shortName(run.builds.find((b) => b.id === block.build)?.name ?? '')}: ${block.paint?.name ?? block.titles[0] ?? ''} (${Math.round(block.minutes)} min)`).join('; ')}
+                            {column.blocks.map((block) => `${shortName(run.builds.find((b) => b.id === block.build)?.name ?? '')}: ${block.paint?.name ?? firstOf(block.titles)} (${Math.round(block.minutes)} min)`).join('; ')}
                         </td>
                     </tr>
                 ))}
             </tbody>
         </table>
     );
+}
+
+function firstOf(titles: readonly string[]): string {
+    return `${titles[0] ?? ''}${titles.length > 1 ? ` and ${titles.length - 1} more` : ''}`;
 }

@@ -1,4 +1,4 @@
-import type { RunUpBuild } from '../api/types';
+import type { RunUpBlock, RunUpBuild } from '../api/types';
 import { shortName } from '../frame/Edge';
 
 /** A letter for each build, told apart: its first, or the next of its name that is free. */
@@ -13,4 +13,13 @@ export function letters(builds: readonly RunUpBuild[]): Map<string, string> {
     }
 
     return found;
+}
+
+/** Of a session, what one build takes of one paint: there is one of each. */
+export function keyOf(block: RunUpBlock): string {
+    return `${block.build} ${block.paint?.name ?? ''}`;
+}
+
+export function nameOf(block: RunUpBlock): string {
+    return block.paint?.name ?? block.titles[0] ?? '';
 }

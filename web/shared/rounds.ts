@@ -17,7 +17,7 @@ export function inRounds<T>(lines: T[], key: (line: T) => string | null): T[][] 
     return runs;
 }
 
-export function roundsOf(lines: BenchLine[]): BenchLine[][] {
+export function roundsOf<T extends Pick<BenchLine, 'round'>>(lines: T[]): T[][] {
     return inRounds(lines, (line) => line.round?.key ?? null);
 }
 

@@ -26,7 +26,7 @@ final class RunUpCommand extends Speaks
             $zone = BenchZone::zone();
             $read = $runUps->read();
             if ($this->option('json') === true) {
-                $this->output->writeln(self::json(['now' => Instant::format($clock->epoch()), ...($read === null ? ['shows' => [], 'builds' => [], 'columns' => []] : RunUpPresenter::of($read[0], $evenings->dates(), $zone))]), OutputInterface::OUTPUT_RAW);
+                $this->output->writeln(self::json(['now' => Instant::format($clock->epoch()), ...($read === null ? ['shows' => [], 'eveningMinutes' => 0, 'soonest' => null, 'overBestMinutes' => 0, 'builds' => [], 'columns' => []] : RunUpPresenter::of($read[0], $evenings->dates(), $zone))]), OutputInterface::OUTPUT_RAW);
 
                 return self::SUCCESS;
             }
@@ -38,6 +38,7 @@ final class RunUpCommand extends Speaks
             foreach ($read[0]->runs as $run) {
                 $this->line($this->told($run, $clock->epoch()));
             }
+            $this->line(sprintf('All are ready within %.1f h at the bench of the best possible.', $read[0]->overBest / 3600));
             foreach ($read[0]->columns as $column) {
                 $what = array_map(static fn ($b): string => $b->paint === null ? $b->titles[0] : "{$b->paint->name}: ".implode(', ', $b->pieces), $column->blocks);
                 $this->line(sprintf('%-14s %3d of %d min  %s', Instant::wall($column->fromEpoch, $clock->epoch(), $zone), round($column->worked()), intdiv($column->untilEpoch - $column->fromEpoch, 60), $what === [] ? '-' : implode('; ', $what)));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Document\Instant;
 use App\Answers\Chances;
 use App\Answers\Levers;
 use App\Answers\RunUps;
@@ -24,6 +25,14 @@ final readonly class RunUpController
     public function show(Request $request): Response
     {
         return $this->answer->kept($this->runUps->ask(), $request);
+    }
+
+    /** One session as it is worked: named by the moment it ends, for that stays while it runs. */
+    public function session(Request $request): Response
+    {
+        $until = $request->query('until');
+
+        return $this->answer->kept($this->runUps->session($until === null ? null : Instant::parse(is_string($until) ? $until : '') ?? throw BadDocument::at('until', 'is no moment', 'write it such as 2026-03-03T21:00:00Z')), $request);
     }
 
     /** Asked after the picture: each is priced by planning all builds. */

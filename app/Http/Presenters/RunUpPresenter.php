@@ -37,6 +37,7 @@ final class RunUpPresenter
         return [
             'shows' => $shows,
             'eveningMinutes' => $evening,
+            'soonest' => Time::utc($run->soonestEpoch), 'overBestMinutes' => intdiv($run->overBest, 60),
             'builds' => array_map(static fn (Run $r): array => self::run($r, $evening), $run->runs),
             'columns' => array_map(static fn (Column $c): array => self::column($c, $dates, $zone), $run->columns),
         ];
@@ -68,7 +69,7 @@ final class RunUpPresenter
             'id' => $run->build, 'name' => $run->name, 'ready' => Time::utc($run->readyEpoch), 'show' => $run->show?->id,
             'spareMinutes' => $run->spareSeconds === null ? null : intdiv($run->spareSeconds, 60),
             'spareEvenings' => $run->spareSeconds === null ? null : round($run->spareSeconds / 60 / $evening, 1),
-            'daysLate' => $run->daysLate(), 'steps' => count($run->thread),
+            'daysLate' => $run->daysLate(), 'soonest' => Time::utc($run->soonestEpoch), 'steps' => count($run->thread),
             'nights' => array_map(static fn (Night $n): array => ['from' => Time::utc($n->fromEpoch), 'until' => Time::utc($n->untilEpoch), 'piece' => $n->piece, 'because' => $n->because], $run->nights),
         ];
     }
@@ -94,7 +95,8 @@ final class RunUpPresenter
         return [
             'build' => $block->build, 'from' => Time::utc($block->fromEpoch), 'until' => Time::utc($block->untilEpoch), 'minutes' => round($block->minutes),
             'paint' => $block->paint === null ? null : ['name' => $block->paint->name, 'swatch' => $block->paint->swatch],
-            'titles' => $block->titles, 'pieces' => $block->pieces, 'steps' => $block->steps,
+            'titles' => $block->titles, 'pieces' => $block->pieces, 'steps' => $block->steps, 'putOffs' => $block->putOffs,
+            'opens' => Time::utc($block->opens?->epoch), 'because' => $block->opens->because ?? '',
         ];
     }
 }

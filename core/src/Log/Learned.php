@@ -16,6 +16,9 @@ final class Learned
 
     private const FINE_TO_BELIEVE = 3;
 
+    /** Jobs from which the spread of their minutes is their own (handbook 10, Slack and chance). */
+    private const JOBS_TO_SPREAD = 10;
+
     /** @var array<string, float> */
     private array $factors = [];
 
@@ -52,6 +55,19 @@ final class Learned
         $took = $this->took[$operation->value] ?? [];
 
         return $took === [] ? 1.0 : min(3.0, max(1 / 3, exp(array_sum($took) / count($took))));
+    }
+
+    /** How far apart the logs of its ratios lie, once so many jobs were written down that it says something; null before. */
+    public function spread(Operation $operation): ?float
+    {
+        $took = $this->took[$operation->value] ?? [];
+        $jobs = count($took);
+        if ($jobs < self::JOBS_TO_SPREAD) {
+            return null;
+        }
+        $middle = array_sum($took) / $jobs;
+
+        return sqrt(array_sum(array_map(static fn (float $log): float => ($log - $middle) ** 2, $took)) / ($jobs - 1));
     }
 
     /** How many jobs the pace rests on. */

@@ -103,6 +103,12 @@ final class Thread
         return $this->minutes[$step->key] ??= ($step->placeId === null ? 1.0 : $this->context->surface->learned->pace($step->operation)) * Minutes::of($step, $this->context->kit, $this->context->house, $this->context->experience->uses);
     }
 
+    /** How far its minutes spread, where enough of its kind were written down; else null. */
+    public function spread(Step $step): ?float
+    {
+        return $step->placeId === null ? null : $this->context->surface->learned->spread($step->operation);
+    }
+
     /** @return int|null epoch seconds */
     public function fixed(Step $step): ?int
     {

@@ -207,6 +207,17 @@ final class Timetable
         }
     }
 
+    /** @return array<int, float> how far the minutes of a task spread, of those of which it was learned */
+    public function spreads(): array
+    {
+        $spreads = [];
+        foreach ($this->of as $i => [$id, $place]) {
+            $spreads[$i] = isset($this->threads[$id]) ? $this->threads[$id]->spread($this->threads[$id]->steps[$place]) : null;
+        }
+
+        return array_filter($spreads, static fn (?float $spread): bool => $spread !== null);
+    }
+
     /** @return list<string> keys of all tasks as the hands take them */
     public function order(): array
     {

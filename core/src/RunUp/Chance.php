@@ -21,7 +21,7 @@ final readonly class Chance
 {
     public const DRAWS = 400;
 
-    /** Of the logarithm of a step's minutes: the middle of them is what was planned. */
+    /** Of the logarithm of a step's minutes, until its own is known: the middle of them is what was planned. */
     private const SPREAD = 0.35;
 
     /** Of so many sprayed pieces one has a fault. */
@@ -41,10 +41,11 @@ final readonly class Chance
 
     /**
      * @param  Bench  $bench  knows by when each build has to be ready
+     * @param  array<int, float>  $spreads  by task, of the logarithm of its minutes, where it was learned
      * @param  int  $draws  as often as it is drawn
      * @param  (callable(): bool)|null  $goesOn  asked before each draw; false: so many draws it was
      */
-    public function __construct(private Tasks $tasks, Timed $plan, Calendar $calendar, WorkClock $clock, int $now, Bench $bench, int $draws = self::DRAWS, ?callable $goesOn = null, int $seed = 10)
+    public function __construct(private Tasks $tasks, Timed $plan, Calendar $calendar, WorkClock $clock, int $now, Bench $bench, private array $spreads = [], int $draws = self::DRAWS, ?callable $goesOn = null, int $seed = 10)
     {
         $random = new Randomizer(new Mt19937($seed));
         $last = $this->lastCoats();
@@ -100,7 +101,7 @@ final readonly class Chance
     private function drawn(Randomizer $random, array $last): Tasks
     {
         $drawn = clone $this->tasks;
-        $drawn->seconds = array_map(static fn (int $s): int => max(60, (int) round($s * exp(self::SPREAD * self::normal($random)) / 60) * 60), $this->tasks->seconds);
+        $drawn->seconds = array_map(fn (int $i, int $s): int => max(60, (int) round($s * exp(($this->spreads[$i] ?? self::SPREAD) * self::normal($random)) / 60) * 60), array_keys($this->tasks->seconds), $this->tasks->seconds);
         // What is saved of a washing is never more than it takes.
         $drawn->water = array_map(static fn (int $water, int $s): int => min($water, $s - 60), $this->tasks->water, $drawn->seconds);
         foreach ($last as $i) {

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\RunUp;
 
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Kit\NotBefore;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Plan\Plans;
 use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Telling\Words;
 use AmberStep\Core\Timing\Calendar;
 use AmberStep\Core\Timing\Show;
+use AmberStep\Core\Work\HoldKind;
 use AmberStep\Core\Work\Operation;
 
 /** All builds to their shows, as data for a picture: sessions with what is in them, a run for each build. Read from plans; nothing is planned here. */
@@ -33,6 +36,12 @@ final readonly class RunUp
     /** @var list<Run> in the user's order */
     public array $runs;
 
+    /** Before which no order of work has all ready. */
+    public int $soonestEpoch;
+
+    /** Seconds at the bench by which all are ready later than that: the plan is within so much of the best possible. */
+    public int $overBest;
+
     /** @param  array<string, Show>  $shows  by build */
     public function __construct(private Plans $plans, array $shows, Calendar $calendar, int $now)
     {
@@ -40,15 +49,35 @@ final readonly class RunUp
         $due = array_map(static fn (Show $s): int => min($s->dueEpoch, $now + 86400 * self::FAR), $shows);
         $latest = new LatestStarts($timetable->tasks, $timetable->timed->order, $due, $calendar, $timetable->clock());
         $slack = new Slack($timetable->tasks, $timetable->timed, $latest->of, $calendar);
+        $bound = new Bound($timetable->tasks, $timetable->timed->order, $calendar, $timetable->clock(), $now);
+        $last = max([$now, ...array_values($timetable->timed->end)]);
+        [$this->soonestEpoch, $this->overBest] = [$bound->all, $calendar->secondsAtBench(min($bound->all, $last), $last)];
         $runs = [];
         foreach ($plans->byBuild as $build => $plan) {
-            $runs[] = new Run((string) $build, $plan->context->kit->name, $plan->finishEpoch(), $shows[$build] ?? null, $slack->seconds[$build] ?? null, $this->nights($plan), $slack->thread[$build] ?? []);
+            $runs[] = new Run((string) $build, $plan->context->kit->name, $plan->finishEpoch(), $shows[$build] ?? null, $slack->seconds[$build] ?? null, $bound->ready[$build] ?? $now, $this->nights($plan), $slack->thread[$build] ?? []);
         }
         $this->runs = $runs;
         // Until all is ready and the next show has been; those after it are further off than anybody looks evening by evening.
         $next = $due === [] ? $now : min($due);
         $end = max([min($now + 86400 * self::AHEAD, $next), ...array_map(static fn (Run $r): int => $r->readyEpoch ?? $now, $runs)]) + 86400 * self::AFTER;
         $this->columns = $this->columns($calendar->between($now, $end));
+    }
+
+    /**
+     * One of the sessions as it is worked.
+     *
+     * @param  int|null  $untilEpoch  when it ends; null: the first
+     * @return SessionSheet|null null where no session ends then
+     */
+    public function sheet(?int $untilEpoch): ?SessionSheet
+    {
+        foreach ($this->columns as $i => $column) {
+            if ($untilEpoch === null || $column->untilEpoch === $untilEpoch) {
+                return new SessionSheet($this->plans, $column->fromEpoch, $column->untilEpoch, $this->columns[$i + 1]->fromEpoch ?? PHP_INT_MAX);
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -92,14 +121,33 @@ final readonly class RunUp
             $context = $this->plans->byBuild[$build]->context;
             $gun = in_array($step->operation, [Operation::Mix, Operation::Rinse, Operation::Strip], true);
             $paint = $step->operation->sprays() || $gun ? $step->product : null;
-            $titles = $gun ? [] : [Words::title($step, $context)];
-            $piece = $gun ? [] : [$context->pieceName($step->pieceId)];
-            $steps = $gun ? [] : [$step->key];
             $of = $build.' '.($paint->id ?? '');
-            $blocks[$of] = isset($blocks[$of]) ? $blocks[$of]->with($planned->endEpoch, $planned->minutes, $titles, $piece, $steps) : new Block($build, $paint, $planned->startEpoch, $planned->endEpoch, $planned->minutes, $titles, $piece, $steps);
+            $block = $gun ? new Block($build, $paint, $planned->startEpoch, $planned->endEpoch, $planned->minutes, [], [], [])
+                : new Block($build, $paint, $planned->startEpoch, $planned->endEpoch, $planned->minutes, [Words::title($step, $context)], [$context->pieceName($step->pieceId)], [$step->key], self::opens($planned, $this->plans->byBuild[$build]), self::putOffs($step->key, $context->kit));
+            $blocks[$of] = isset($blocks[$of]) ? $blocks[$of]->and($block) : $block;
         }
 
         return array_values($blocks);
+    }
+
+    /** What lets a step go last, but for what the user asked for: the wait that ends last, or the step that has to be done first. */
+    private static function opens(PlannedStep $planned, Plan $plan): ?Opens
+    {
+        $before = $plan->left[$planned->shutBy() ?? ''] ?? null;
+        $opens = $before === null ? null : new Opens($before->endEpoch, 'first comes: '.Words::title($before->step, $plan->context).', '.$plan->context->pieceName($before->step->pieceId));
+        foreach ($planned->holds as $hold) {
+            if (! $hold->isChance() && $hold->kind !== HoldKind::NotBefore && $hold->untilEpoch <= $planned->startEpoch && $hold->untilEpoch > ($opens->epoch ?? $plan->nowEpoch)) {
+                $opens = new Opens($hold->untilEpoch, $hold->because);
+            }
+        }
+
+        return $opens;
+    }
+
+    /** @return list<string> */
+    private static function putOffs(string $step, Kit $kit): array
+    {
+        return array_values(array_map(static fn (NotBefore $n): string => $n->id, array_filter($kit->notBefore, static fn (NotBefore $n): bool => $n->step === $step)));
     }
 
     /** @return list<Night> those that keep a step waiting, one after the other */

@@ -146,6 +146,22 @@ final class Calendar
         return $seconds;
     }
 
+    /** The first moment by which the sessions from another on hold so many seconds; where none is to come, the last there is. */
+    public function filled(int $from, int $seconds): int
+    {
+        // Time at the bench outside all sessions holds some of it too.
+        $bench = max($from, $this->atBenchUntilEpoch ?? 0);
+        $seconds -= $bench - $from - $this->secondsAtBench($from, $bench);
+        $filled = $from;
+        for ($i = $this->line->after($from); $seconds > 0 && ($session = $this->line->at($i)) !== null; $i++) {
+            $begin = max($session[0], $from);
+            $filled = min($session[1], $begin + $seconds);
+            $seconds -= $filled - $begin;
+        }
+
+        return $filled;
+    }
+
     /** @return list<array{int, int}> sessions from one moment to another, that which runs with what is left of it; time at the bench that was said counts as one */
     public function between(int $from, int $until): array
     {

@@ -32,4 +32,10 @@ final readonly class Show
 
         return new self($id, $name, $opens, $opens - 60 * ($packing + $travel), $demands);
     }
+
+    /** Whole days by which what is ready at a moment misses it, begun ones too; 0: in time. */
+    public function daysLate(int $readyEpoch): int
+    {
+        return max(0, (int) ceil(($readyEpoch - $this->dueEpoch) / 86400));
+    }
 }

@@ -52,7 +52,7 @@ final class ChanceTest extends TestCase
             self::assertSame(30, $one->inTime($build, PHP_INT_MAX));
         }
         $left = 7;
-        $stopped = new Chance($timetable->tasks, $timetable->timed, $set->calendar, $timetable->clock(), $set->now, $set->bench, 30, static function () use (&$left): bool {
+        $stopped = new Chance($timetable->tasks, $timetable->timed, $set->calendar, $timetable->clock(), $set->now, $set->bench, [], 30, static function () use (&$left): bool {
             return $left-- > 0;
         });
         self::assertSame(7, $stopped->draws);
@@ -61,7 +61,7 @@ final class ChanceTest extends TestCase
     /** @param  array<string, int>  $due */
     private static function chance(SetOfBuilds $set, Timetable $timetable, array $due, int $draws = Chance::DRAWS): Chance
     {
-        return new Chance($timetable->tasks, $timetable->timed, $set->calendar, $timetable->clock(), $set->now, new Bench($set->bench->guns, $set->bench->cabinet, $set->bench->places, $due), $draws);
+        return new Chance($timetable->tasks, $timetable->timed, $set->calendar, $timetable->clock(), $set->now, new Bench($set->bench->guns, $set->bench->cabinet, $set->bench->places, $due), [], $draws);
     }
 
     /** @return list<int> when the last build is ready, of each draw: twelve dice for the spread, a fault by the day's luck */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\RunUp;
 
+use AmberStep\Core\Drying\Room;
+use AmberStep\Core\Drying\WorkClock;
+use AmberStep\Core\RunUp\Bound;
 use AmberStep\Core\RunUp\LatestStarts;
 use AmberStep\Core\RunUp\RunUp;
 use AmberStep\Core\RunUp\Slack;
@@ -49,6 +52,40 @@ final class LatestStartsTest extends TestCase
             }
         }
         self::assertGreaterThan(20, $missed);
+    }
+
+    public function test_no_plan_is_below_the_bound(): void
+    {
+        $near = 0;
+        foreach (range(1, 40) as $seed) {
+            $set = new SetOfBuilds($seed);
+            $timetable = $set->plans()->timetable;
+            $bound = new Bound($timetable->tasks, $timetable->timed->order, $set->calendar, $timetable->clock(), $set->now);
+            $ends = self::ends($timetable->tasks, $timetable->timed);
+            foreach ($ends as $build => $end) {
+                self::assertLessThanOrEqual($end, $bound->ready[$build], "set {$seed}, {$build}");
+            }
+            self::assertLessThanOrEqual(max($ends), $bound->all, "set {$seed}");
+            $near += $set->calendar->secondsAtBench($bound->all, max($ends)) <= 7200 ? 1 : 0;
+        }
+        self::assertGreaterThan(4, $near, 'it says something: of some sets the plan is within an evening of it');
+    }
+
+    public function test_the_minutes_of_many_small_jobs_hold_the_bound_up_where_no_chain_does(): void
+    {
+        $tasks = new Tasks;
+        foreach (range(0, 9) as $i) {
+            $tasks->keys[] = "b p{$i}/glue/j/1";
+            $tasks->seconds[] = 3600;
+            $tasks->water[] = 0;
+            $tasks->fixed[] = null;
+            [$tasks->unlocks[$i], $tasks->arcs[$i]] = [[], []];
+        }
+        $monday = (int) strtotime('2026-03-02T19:00:00Z');
+        $bound = new Bound($tasks, range(0, 9), Calendar::usual(new DateTimeZone('UTC')), new WorkClock(Room::reference($monday)), $monday);
+
+        self::assertSame('2026-03-02T20:00:00Z', gmdate('Y-m-d\TH:i:s\Z', $bound->ready['b']), 'each alone is done in an hour');
+        self::assertSame('2026-03-06T21:00:00Z', gmdate('Y-m-d\TH:i:s\Z', $bound->all), 'ten hours fill five evenings');
     }
 
     public function test_what_is_to_spare_is_none_on_the_thread_of_a_show_that_is_just_made(): void

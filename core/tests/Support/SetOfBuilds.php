@@ -30,7 +30,7 @@ final class SetOfBuilds
 
     public int $now;
 
-    public function __construct(int $seed)
+    public function __construct(public readonly int $seed)
     {
         $random = new RandomBuild($seed);
         for ($i = 0, $n = $random->one([1, 2, 2, 3, 4, 6]); $i < $n; $i++) {

@@ -6,6 +6,7 @@ namespace AmberStep\Core\Tests\Timing;
 
 use AmberStep\Core\Drying\Room;
 use AmberStep\Core\Drying\WorkClock;
+use AmberStep\Core\RunUp\Bound;
 use AmberStep\Core\Tests\Timing\Exact\Cases;
 use AmberStep\Core\Tests\Timing\Exact\Solver;
 use AmberStep\Core\Timing\Bench;
@@ -65,6 +66,9 @@ final class ExactTest extends TestCase
             if ($saved === 0) {
                 self::assertGreaterThanOrEqual($best[1], $found->finishes / 60, "seed {$seed}: nobody does better than the best");
             }
+            [$sum, $all] = self::bound($case);
+            self::assertLessThanOrEqual($best[1], $sum, "seed {$seed}: the bound is below what is proven");
+            self::assertLessThanOrEqual($found->finishes / 60, $all, "seed {$seed}: and no plan is below it");
             $gaps[] = $saved > 0 ? 0.0 : 100 * ($found->finishes / 60 / $best[1] - 1);
             $sizes[] = count($case['tasks']);
         }
@@ -86,6 +90,20 @@ final class ExactTest extends TestCase
         $timed = (new Dispatcher($tasks, $calendar, $clock, $now, new Bench($case['guns'], $case['cabinet'] === [] ? PHP_INT_MAX : 1), $hints->ranks($tasks), $hints->putOffs(array_flip($tasks->keys)), $hints->loading))->run();
 
         return Score::of($timed, $tasks, $calendar, $now);
+    }
+
+    /**
+     * @param  array{tasks: list<mixed>, sessions: array<string, list<array{int, int}>>, paints: int, guns: int, cabinet: array<int, int>}  $case
+     * @return array{float, float} minutes at the bench until each build is ready at the soonest, summed up; and until all are
+     */
+    private static function bound(array $case): array
+    {
+        $tasks = Cases::tasks($case);
+        $now = self::MONDAY + 60 * self::AT_19;
+        $calendar = new Calendar($case['sessions'], new DateTimeZone('UTC'));
+        $bound = new Bound($tasks, range(0, $tasks->count() - 1), $calendar, new WorkClock(Room::reference($now)), $now);
+
+        return [array_sum(array_map(static fn (int $ready): int => $calendar->secondsAtBench($now, $ready), $bound->ready)) / 60, $calendar->secondsAtBench($now, $bound->all) / 60];
     }
 
     public function test_told_to_stop_it_says_nothing_and_asked_twice_it_says_the_same(): void
