@@ -35,6 +35,16 @@ try {
         row($name, wall($work, 11), str_contains($name, 'to do then') ? 250 : 100, 'ms');
     }
 
+    // Another evening each time, so that nothing was worked out before; until picture, evenings and frame have it.
+    $evenings = array_map(static fn (int $n): string => (new DateTimeImmutable('2026-03-09'))->modify("+{$n} days")->format('Y-m-d'), array_filter(range(0, 13), static fn (int $n): bool => $n % 7 < 5));
+    $strike = static function () use ($server, &$evenings): void {
+        $date = array_shift($evenings);
+        $server->request('PUT', "/api/evenings/dates/{$date}", ['sessions' => []]);
+        array_map(static fn (string $path): mixed => $server->request('GET', $path), ['/api/runup', '/api/evenings', '/api/frame']);
+    };
+    $strike();
+    row('a session struck, until the run-up shows it', wall($strike, 7), 250, 'ms');
+
     heading('Script of a first load, as sent');
     $manifest = json_decode((string) file_get_contents(__DIR__.'/../../public/build/manifest.json'), true);
     /** What a chunk and all it imports at once weigh, as the server sends them. */
@@ -50,7 +60,7 @@ try {
 
         return $bytes;
     };
-    foreach (['bench/BenchPage', 'layers/LayersPage', 'kit/KitPage', 'booklet/BookletPage', 'breakdown/BreakdownPage', 'lists/ListsPage', 'surface/SurfacePage', 'mix/MixPage', 'log/FinishPage'] as $station) {
+    foreach (['bench/BenchPage', 'layers/LayersPage', 'kit/KitPage', 'booklet/BookletPage', 'breakdown/BreakdownPage', 'lists/ListsPage', 'surface/SurfacePage', 'mix/MixPage', 'runup/RunUpPage', 'log/FinishPage'] as $station) {
         $seen = [];
         row($station, ($weigh('web/main.tsx', $seen) + $weigh("web/{$station}.tsx", $seen)) / 1000, 220, 'kB');
     }

@@ -58,7 +58,7 @@ function Session({ column, letters, zone, scale, chosen, late, label, choose, dr
                 {column.blocks.map((block) => (
                     <span key={keyOf(block)} className="runup-block" {...drag.on(column, block)} data-held={drag.held?.from === column.from && drag.held.block === keyOf(block) ? '' : undefined} data-late={late.has(block.build) ? '' : undefined} style={{ height: block.minutes * scale }}>
                         <span className="runup-paint" style={block.paint === null ? undefined : { background: block.paint.swatch ?? 'transparent' }} data-none={block.paint === null ? '' : undefined} />
-                        {block.minutes * scale >= 13 && <span className="runup-letter">{letters.get(block.build)}</span>}
+                        {block.minutes * scale >= 13 && letters.has(block.build) && <span className="runup-letter">{letters.get(block.build)}</span>}
                     </span>
                 ))}
             </span>

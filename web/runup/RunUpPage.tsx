@@ -39,7 +39,8 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
     }
     const zone = frame.data?.builds[0]?.zone ?? 'UTC';
     const today = new Date(now).toLocaleDateString('sv-SE', { timeZone: zone });
-    const by = letters(run.builds);
+    // With one build in hand nothing has to be told apart.
+    const by = run.builds.filter((b) => b.ready !== null).length > 1 ? letters(run.builds) : new Map<string, string>();
     const column = run.columns.find((c) => c.date === picked) ?? run.columns[0];
     const choose = (from: string): void => pick(run.columns.find((c) => c.from === from)?.date ?? null);
     const change = async (path: string, body: object): Promise<void> => {
@@ -110,7 +111,7 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
                         <h2 id="sessions">Sessions</h2>
                         {table ? <SessionTable run={run} zone={zone} /> : <Columns run={run} letters={by} zone={zone} chosen={column?.from} choose={choose} drop={(one) => { choose(one.from); drop(one); }} />}
                         <p className="quiet-line">
-                            {run.builds.filter((b) => b.ready !== null).map((b) => `${by.get(b.id) ?? ''} ${shortName(b.name)}`).join(' · ')}. Band: the paint in the gun. Dashed: the time there is.
+                            {by.size > 0 && `${run.builds.filter((b) => b.ready !== null).map((b) => `${by.get(b.id) ?? ''} ${shortName(b.name)}`).join(' · ')}. `}Band: the paint in the gun. Dashed: the time there is.
                         </p>
                     </section>
                     <section className="card runup-card" aria-labelledby="threads">

@@ -26,7 +26,7 @@ export function Threads({ run, chance, letters, zone, now }: { run: RunUp; chanc
                         <li key={build.id} className="runup-thread" data-late={build.daysLate > 0 ? '' : undefined}>
                             <div className="runup-name">
                                 <span>
-                                    <span className="runup-key">{letters.get(build.id)}</span> <strong>{shortName(build.name)}</strong> <span className="runup-ready">{wall(build.ready ?? '', now, zone)}</span>
+                                    {letters.has(build.id) && <span className="runup-key">{letters.get(build.id)}</span>} <strong>{shortName(build.name)}</strong> <span className="runup-ready">{wall(build.ready ?? '', now, zone)}</span>
                                 </span>
                                 <span className="runup-spare">{spare(build, show?.name, build.id === thread?.id)}{likely(chance, build.id)}</span>
                             </div>

@@ -21,6 +21,9 @@ use AmberStep\Core\Work\Operation;
  */
 final class Harvest
 {
+    /** °C of a cabinet nobody said more of. */
+    private const WARM = 45.0;
+
     private readonly Tasks $tasks;
 
     /** @var array<string, int> number of each paint, by product id */
@@ -98,9 +101,7 @@ final class Harvest
     /** A piece is in the cabinet until it is next worked on; a warm place has room for all. */
     private function inTheCabinet(): void
     {
-        if ($this->thread->context->house->says('drying', 'warm-place')) {
-            return;
-        }
+        $fits = $this->thread->context->house->says('drying', 'warm-place');
         $pieces = [];
         foreach ($this->thread->context->breakdown->pieces as $piece) {
             foreach ($piece->areas as $area) {
@@ -112,8 +113,13 @@ final class Harvest
         $since = array_fill_keys(array_keys($pieces), -1);
         foreach ($this->thread->steps as $i => $step) {
             foreach (array_intersect_key($since, array_fill_keys($this->thread->piecesOf($step), true)) as $piece => $in) {
-                $in < 0 ? $this->tasks->inside[] = $i : $this->tasks->cabinet[$in] = $i;
                 unset($since[$piece]);
+                if ($in >= 0) {
+                    $this->tasks->warms[$in] = [$i, $this->thread->steps[$in]->cabinetC ?? $this->thread->steps[$in]->inserted->cabinetC ?? self::WARM];
+                }
+                if (! $fits) {
+                    $in < 0 ? $this->tasks->inside[] = $i : $this->tasks->cabinet[$in] = $i;
+                }
             }
             if ($step->operation === Operation::Cabinet) {
                 $since[$step->pieceId] = $i;

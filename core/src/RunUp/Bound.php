@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace AmberStep\Core\RunUp;
 
 use AmberStep\Core\Drying\WorkClock;
+use AmberStep\Core\Log\CabinetStay;
 use AmberStep\Core\Timing\Calendar;
 use AmberStep\Core\Timing\Tasks;
+use AmberStep\Core\Timing\Warmed;
 
 /**
  * When each build is ready at the soonest, whatever is done first (handbook 10, How): the longest chain of work and waits
@@ -25,6 +27,7 @@ final readonly class Bound
     public function __construct(Tasks $tasks, array $order, Calendar $calendar, WorkClock $clock, int $now)
     {
         $free = array_fill(0, $tasks->count(), $now);
+        $warmed = new Warmed($tasks);
         $ready = [];
         $hands = 0;
         foreach ($order as $i) {
@@ -37,7 +40,9 @@ final readonly class Bound
                 $free[$next] = max($free[$next], $end);
             }
             foreach ($tasks->arcs[$i] as [$next, $work, $by, $from]) {
-                $free[$next] = $from > 0 ? $free[$next] : max($free[$next], $clock->endOf($end, $work, Tasks::dries($by)));
+                // What goes into a warm place on the way may have been there all the time.
+                $celsius = $warmed->between($i, $next);
+                $free[$next] = $from > 0 ? $free[$next] : max($free[$next], $clock->endOf($end, $work, Tasks::dries($by), $celsius === null ? [] : [new CabinetStay($end, null, $celsius)]));
             }
             $ready[$build] = max($ready[$build] ?? $now, $end);
         }

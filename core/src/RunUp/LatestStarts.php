@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace AmberStep\Core\RunUp;
 
 use AmberStep\Core\Drying\WorkClock;
+use AmberStep\Core\Log\CabinetStay;
 use AmberStep\Core\Timing\Calendar;
 use AmberStep\Core\Timing\Tasks;
+use AmberStep\Core\Timing\Warmed;
 
 /**
  * When each task has to begin at the latest for its build to be ready in time (handbook 10, Slack and chance): counted
@@ -25,13 +27,14 @@ final readonly class LatestStarts
     public function __construct(private Tasks $tasks, array $order, array $due, private Calendar $calendar, private WorkClock $clock)
     {
         $latest = [];
+        $warmed = new Warmed($tasks);
         foreach (array_reverse($order) as $i) {
             $end = $due[(string) strstr($tasks->keys[$i], ' ', true)] ?? PHP_INT_MAX;
             foreach ($tasks->unlocks[$i] as $next) {
                 $end = min($end, $latest[$next] ?? PHP_INT_MAX);
             }
             foreach ($tasks->arcs[$i] as [$next, $work, $by, $from]) {
-                $end = $from > 0 || ! isset($latest[$next]) ? $end : min($end, $this->before($latest[$next], $work, $by));
+                $end = $from > 0 || ! isset($latest[$next]) ? $end : min($end, $this->before($latest[$next], $work, $by, $warmed->between($i, $next)));
             }
             if ($end < PHP_INT_MAX) {
                 $latest[$i] = $calendar->latestFit($end, $tasks->seconds[$i] - $tasks->water[$i]);
@@ -40,14 +43,18 @@ final readonly class LatestStarts
         $this->of = $latest;
     }
 
-    /** The last moment from which so much work is done by another: drying goes by the air there is then. */
-    private function before(int $until, float $work, int $by): int
+    /**
+     * The last moment from which so much work is done by another: drying goes by the air there is then.
+     *
+     * @param  float|null  $celsius  of the warm place it may be in all the time
+     */
+    private function before(int $until, float $work, int $by, ?float $celsius): int
     {
         $dries = Tasks::dries($by);
         [$early, $late] = [$until - (int) (8 * 60 * $work) - 1, $until];
         while ($late - $early > 1) {
             $middle = intdiv($early + $late, 2);
-            if ($this->clock->endOf($middle, $work, $dries) <= $until) {
+            if ($this->clock->endOf($middle, $work, $dries, $celsius === null ? [] : [new CabinetStay($middle, null, $celsius)]) <= $until) {
                 $early = $middle;
             } else {
                 $late = $middle;

@@ -44,12 +44,15 @@ final class Held
     /** Seconds by which what was done since is later than it was to be then; null: all is as it was to be. */
     public ?int $late = null;
 
-    public function __construct(private readonly Tasks $tasks, private readonly WorkClock $clock, int $now, private readonly Bench $bench, private readonly DateTimeZone $zone)
+    private readonly ?Warmed $warmed;
+
+    public function __construct(private readonly Tasks $tasks, private readonly WorkClock $clock, private readonly int $now, private readonly Bench $bench, private readonly DateTimeZone $zone)
     {
         $this->open = $tasks->open;
         $this->shut = $tasks->shut;
         $this->groups = $tasks->groups;
         $this->free = array_fill(0, $tasks->count(), $now);
+        $this->warmed = $tasks->warms === [] ? null : new Warmed($tasks);
         $this->closing = new SplMinHeap;
         foreach ($tasks->closes as $i => $closes) {
             foreach ($closes as $close) {
@@ -172,7 +175,7 @@ final class Held
      * @param  array<int, int>  $done  ends of all that are
      * @return list<int> tasks that wait for none any more
      */
-    public function done(int $i, int $end, array $done): array
+    public function done(int $i, int $begin, int $end, array $done): array
     {
         unset($this->closes[$i]);
         foreach ($this->tasks->arcs[$i] as [$to, $work, $by, $from, $closes]) {
@@ -182,12 +185,16 @@ final class Held
             $until = $this->after($end, $work, $by);
             if ($from === 0) {
                 $this->free[$to] = max($this->free[$to], $until);
+                $this->warmed?->held($to, $i, $end, $until, $work, $by);
             } elseif ($until > $end + $from) {
                 $this->shut[$to][] = [$end + $from, $until];
             }
             if ($closes !== null) {
                 $this->closes($to, $end + $closes);
             }
+        }
+        foreach ($this->warmed?->done($i, $begin, $end) ?? [] as $to) {
+            $this->free[$to] = isset($this->told[$to]) || isset($done[$to]) ? $this->free[$to] : max($this->now, $this->warmed?->until($to, $this->clock) ?? 0);
         }
         foreach ($this->tasks->shuts[$i] as [$gate, $work, $by]) {
             $this->gates[$gate] = max($this->gates[$gate] ?? 0, $this->after($end, $work, $by));

@@ -61,6 +61,9 @@ final class Joined
             foreach ($one->cabinet as $in => $for) {
                 $all->cabinet[$in + $by] = $for + $by;
             }
+            foreach ($one->warms as $in => [$for, $celsius]) {
+                $all->warms[$in + $by] = [$for + $by, $celsius];
+            }
             array_push($all->keys, ...$one->keys);
             array_push($all->seconds, ...$one->seconds);
             array_push($all->gloss, ...$one->gloss);
