@@ -79,6 +79,21 @@ final class CommandsTest extends AppTestCase
         self::assertSame([2, '', 'cannot be read'], [$code, $out, json_decode($err, true)['error']['problems'][0]['wrong']]);
     }
 
+    public function test_order_tells_the_best_three_orders_of_colours_beside_the_plans_own(): void
+    {
+        $order = json_decode($this->amber('amber:order', $this->file, '--at='.self::NOW, '--json')[1], true);
+        self::assertTrue($order['proven']);
+        self::assertCount(3, $order['best']);
+        self::assertSame($order['boundMinutes'], $order['best'][0]['minutes']);
+        foreach ([...$order['best'], $order['plan']] as $one) {
+            self::assertEqualsCanonicalizing($order['best'][0]['colours'], $one['colours'], 'the same colours in another order');
+            self::assertGreaterThanOrEqual($order['best'][0]['minutes'], $one['minutes']);
+            self::assertGreaterThan(0, $one['coats']);
+        }
+        self::assertStringContainsString('As planned: ', $this->amber('amber:order', $this->file, '--at='.self::NOW)[1]);
+        self::assertSame(2, $this->amber('amber:order', '/nowhere.json')[0]);
+    }
+
     public function test_a_filler_is_chosen_and_a_width_without_a_unit_is_asked_about(): void
     {
         [$code, $out] = $this->amber('amber:filler', '--gap=0.9mm', '--access=open', '--json');

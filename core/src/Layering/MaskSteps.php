@@ -7,6 +7,7 @@ namespace AmberStep\Core\Layering;
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Breakdown;
 use AmberStep\Core\Kit\Curve;
+use AmberStep\Core\Kit\Edge;
 use AmberStep\Core\Kit\EdgeKind;
 use AmberStep\Core\Kit\Face;
 use AmberStep\Core\Kit\HouseRules;
@@ -168,20 +169,25 @@ final readonly class MaskSteps
      */
     private function medium(array $ids, array $later): Medium
     {
+        return self::mediumOf(array_values(array_filter($this->kit->edgesRound($ids), static fn (Edge $e): bool => array_intersect($e->areas, $later) !== [])), $this->house);
+    }
+
+    /**
+     * @param  list<Edge>  $edges  along one mask
+     */
+    public static function mediumOf(array $edges, HouseRules $house): Medium
+    {
         $soft = $hard = $tight = false;
-        foreach ($this->kit->edgesRound($ids) as $edge) {
-            if (array_intersect($edge->areas, $later) === []) {
-                continue;
-            }
+        foreach ($edges as $edge) {
             $soft = $soft || $edge->kind !== EdgeKind::Hard;
             $hard = $hard || $edge->kind === EdgeKind::Hard;
             $tight = $tight || ($edge->kind === EdgeKind::Hard && ($edge->curve === Curve::Compound || $edge->curve === Curve::Fiddly));
         }
 
         return match (true) {
-            $soft && ! $hard && $this->house->says('camouflage', 'freehand') => Medium::HeldCard,
-            $soft && ! $hard && $this->house->says('camouflage', 'held-off') => Medium::Putty,
-            ! $soft && $this->house->says('cover', 'film') => Medium::CutFilm,
+            $soft && ! $hard && $house->says('camouflage', 'freehand') => Medium::HeldCard,
+            $soft && ! $hard && $house->says('camouflage', 'held-off') => Medium::Putty,
+            ! $soft && $house->says('cover', 'film') => Medium::CutFilm,
             $tight => Medium::VinylTape,
             default => Medium::PaperTape,
         };

@@ -65,6 +65,26 @@ final readonly class PrimerChoice
         return $out;
     }
 
+    /**
+     * Primers of another shade that would do as well under these areas, by what of them is chosen.
+     *
+     * @param  non-empty-list<Area>  $areas  painted areas of one piece and phase
+     * @param  array<string, Wanted>  $chosen  by area id
+     * @return list<Product>
+     */
+    public function otherShades(array $areas, array $chosen): array
+    {
+        $shades = [];
+        foreach ($chosen === [] ? [] : $this->suitable($areas) as $primer) {
+            $same = array_filter([...$shades, ...array_map(static fn (Wanted $w): ?Product => $w->product, array_values($chosen))], static fn (?Product $p): bool => $p !== null && ! self::isAnotherShade($p, $primer));
+            if ($same === [] && $primer->swatch !== null) {
+                $shades[] = $primer;
+            }
+        }
+
+        return $shades;
+    }
+
     /** The primer that lies on an area already: what it is the plan goes on from. */
     private function lies(Area $area): ?Product
     {
