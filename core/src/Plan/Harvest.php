@@ -44,6 +44,7 @@ final class Harvest
         $harvest->steps();
         $harvest->inTheGun();
         $harvest->inTheCabinet();
+        $harvest->inTheWarmth();
         $thread->waiting->into($harvest->tasks);
         SoftMasks::into($harvest->tasks, $thread->steps);
         $harvest->walk();
@@ -98,10 +99,24 @@ final class Harvest
         $this->tasks->cleaned = $this->thread->context->surface->gunCleaned;
     }
 
+    /** What was put into a warm place dries by its air until something is done on what went in together. */
+    private function inTheWarmth(): void
+    {
+        foreach ($this->thread->steps as $in => $step) {
+            if ($step->operation === Operation::Cabinet) {
+                $on = array_fill_keys($step->targets, true);
+                $out = array_keys(array_filter($this->thread->steps, static fn (Step $s): bool => $s !== $step && array_intersect_key($on, array_fill_keys($s->targets, true)) !== []));
+                $this->tasks->warms[$in] = [$step->cabinetC ?? $step->inserted->cabinetC ?? self::WARM, $out];
+            }
+        }
+    }
+
     /** A piece is in the cabinet until it is next worked on; a warm place has room for all. */
     private function inTheCabinet(): void
     {
-        $fits = $this->thread->context->house->says('drying', 'warm-place');
+        if ($this->thread->context->house->says('drying', 'warm-place')) {
+            return;
+        }
         $pieces = [];
         foreach ($this->thread->context->breakdown->pieces as $piece) {
             foreach ($piece->areas as $area) {
@@ -114,12 +129,7 @@ final class Harvest
         foreach ($this->thread->steps as $i => $step) {
             foreach (array_intersect_key($since, array_fill_keys($this->thread->piecesOf($step), true)) as $piece => $in) {
                 unset($since[$piece]);
-                if ($in >= 0) {
-                    $this->tasks->warms[$in] = [$i, $this->thread->steps[$in]->cabinetC ?? $this->thread->steps[$in]->inserted->cabinetC ?? self::WARM];
-                }
-                if (! $fits) {
-                    $in < 0 ? $this->tasks->inside[] = $i : $this->tasks->cabinet[$in] = $i;
-                }
+                $in < 0 ? $this->tasks->inside[] = $i : $this->tasks->cabinet[$in] = $i;
             }
             if ($step->operation === Operation::Cabinet) {
                 $since[$step->pieceId] = $i;

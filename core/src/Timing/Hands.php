@@ -138,7 +138,7 @@ final class Hands
         }
         $this->sitting->done($i, $this->end);
 
-        return $this->held->done($i, $begin, $end, $this->end);
+        return $this->held->done($i, $end, $this->end);
     }
 
     /** When nothing holds a task any more, and there is a place where it puts a piece to dry, at the earliest from a moment on. */

@@ -175,7 +175,7 @@ final class Held
      * @param  array<int, int>  $done  ends of all that are
      * @return list<int> tasks that wait for none any more
      */
-    public function done(int $i, int $begin, int $end, array $done): array
+    public function done(int $i, int $end, array $done): array
     {
         unset($this->closes[$i]);
         foreach ($this->tasks->arcs[$i] as [$to, $work, $by, $from, $closes]) {
@@ -193,7 +193,7 @@ final class Held
                 $this->closes($to, $end + $closes);
             }
         }
-        foreach ($this->warmed?->done($i, $begin, $end) ?? [] as $to) {
+        foreach ($this->warmed?->done($i, $end) ?? [] as $to) {
             $this->free[$to] = isset($this->told[$to]) || isset($done[$to]) ? $this->free[$to] : max($this->now, $this->warmed?->until($to, $this->clock) ?? 0);
         }
         foreach ($this->tasks->shuts[$i] as [$gate, $work, $by]) {

@@ -61,8 +61,8 @@ final class Joined
             foreach ($one->cabinet as $in => $for) {
                 $all->cabinet[$in + $by] = $for + $by;
             }
-            foreach ($one->warms as $in => [$for, $celsius]) {
-                $all->warms[$in + $by] = [$for + $by, $celsius];
+            foreach ($one->warms as $in => [$celsius, $out]) {
+                $all->warms[$in + $by] = [$celsius, self::moved($out, $by)];
             }
             array_push($all->keys, ...$one->keys);
             array_push($all->seconds, ...$one->seconds);

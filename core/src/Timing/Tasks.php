@@ -92,7 +92,7 @@ final class Tasks
     /** @var array<int, int> of what puts a piece into the cabinet: the task it dries there for */
     public array $cabinet = [];
 
-    /** @var array<int, array{int, float}> of what puts a piece into a warm place: the task it dries there for, and how warm it is, °C */
+    /** @var array<int, array{float, list<int>}> of what puts a piece into a warm place: how warm it is, °C, and the tasks that take it out, whichever comes first */
     public array $warms = [];
 
     /** @var list<int> tasks for which something is in it to begin with */
@@ -171,7 +171,7 @@ final class Tasks
         $first->groups = array_map(static fn (array $group): array => [$group[0], array_filter($group[1], static fn (int $i): bool => $i < $many, ARRAY_FILTER_USE_KEY)], $first->groups);
 
         $first->cabinet = array_filter($this->cabinet, static fn (int $for, int $in): bool => max($for, $in) < $many, ARRAY_FILTER_USE_BOTH);
-        $first->warms = array_filter($this->warms, static fn (array $warm, int $in): bool => max($warm[0], $in) < $many, ARRAY_FILTER_USE_BOTH);
+        $first->warms = array_map(static fn (array $warm): array => [$warm[0], array_values(array_filter($warm[1], static fn (int $i): bool => $i < $many))], array_filter($this->warms, static fn (int $in): bool => $in < $many, ARRAY_FILTER_USE_KEY));
         $first->stays = array_filter($this->stays, static fn (array $stay, int $off): bool => max($stay[0], $off) < $many, ARRAY_FILTER_USE_BOTH);
         $first->laid = array_filter($this->laid, static fn (int $off): bool => $off < $many, ARRAY_FILTER_USE_KEY);
         $first->inside = array_values(array_filter($this->inside, static fn (int $for): bool => $for < $many));

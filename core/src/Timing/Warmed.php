@@ -16,7 +16,7 @@ final class Warmed
     /** @var array<int, array<int, list<int>>> what puts the piece there, by the task that waits and the one the wait begins with */
     private array $through = [];
 
-    /** @var array<int, list<int>> tasks whose waits it shortens, by what puts the piece there or takes it out */
+    /** @var array<int, list<int>> tasks whose waits it shortens, by what puts the piece there */
     private array $waiting = [];
 
     /** @var array<int, list<array{int, int, float, int}>> task it began with, its end, work and what works it off, of each wait of a task that runs */
@@ -33,14 +33,12 @@ final class Warmed
 
     public function __construct(private readonly Tasks $tasks)
     {
-        $of = [];
-        foreach (array_keys($tasks->warms) as $in) {
-            $of[(string) strstr($tasks->keys[$in], '/', true)][] = $in;
-            $this->out[$tasks->warms[$in][0]][] = $in;
-        }
-        foreach ($of === [] ? [] : $tasks->keys as $from => $key) {
-            foreach ($of[(string) strstr($key, '/', true)] ?? [] as $in) {
+        foreach ($tasks->warms as $in => [, $out]) {
+            foreach ([$in, ...$out] as $from) {
                 $this->cross($from, $in);
+            }
+            foreach ($out as $i) {
+                $this->out[$i][] = $in;
             }
         }
     }
@@ -50,7 +48,7 @@ final class Warmed
         foreach ($from > $in ? [] : $this->tasks->arcs[$from] as [$to, , $by, $offset]) {
             if ($to > $in && $by !== 0 && $offset === 0) {
                 $this->through[$to][$from][] = $in;
-                $this->waiting[$in][] = $this->waiting[$this->tasks->warms[$in][0]][] = $to;
+                $this->waiting[$in][] = $to;
             }
         }
     }
@@ -60,7 +58,7 @@ final class Warmed
     {
         $ins = $this->through[$to][$from] ?? [];
 
-        return $ins === [] ? null : max(array_map(fn (int $in): float => $this->tasks->warms[$in][1], $ins));
+        return $ins === [] ? null : max(array_map(fn (int $in): float => $this->tasks->warms[$in][0], $ins));
     }
 
     /**
@@ -80,21 +78,24 @@ final class Warmed
     /**
      * A task is done: it may have put a piece into the warmth, or taken it out.
      *
-     * @return list<int> tasks that may be held less long by it
+     * @return list<int> tasks that are held less long by it, or longer
      */
-    public function done(int $i, int $begin, int $end): array
+    public function done(int $i, int $end): array
     {
-        if (isset($this->tasks->warms[$i])) {
-            $this->stays[$i] = new CabinetStay($end, null, $this->tasks->warms[$i][1]);
-        }
+        $changed = [];
         foreach ($this->out[$i] ?? [] as $in) {
             $stay = $this->stays[$in] ?? null;
-            if ($stay !== null) {
-                $this->stays[$in] = new CabinetStay($stay->fromEpoch, max($begin, $stay->fromEpoch), $stay->temperatureC);
+            if ($stay !== null && $stay->untilEpoch === null) {
+                $this->stays[$in] = new CabinetStay($stay->fromEpoch, $end, $stay->temperatureC);
+                array_push($changed, ...$this->waiting[$in] ?? []);
             }
         }
+        if (isset($this->tasks->warms[$i])) {
+            $this->stays[$i] = new CabinetStay($end, null, $this->tasks->warms[$i][0]);
+            array_push($changed, ...$this->waiting[$i] ?? []);
+        }
 
-        return $this->waiting[$i] ?? [];
+        return $changed;
     }
 
     /** Until when a task is held, by all that is known. */
