@@ -49,9 +49,6 @@ function do_first(Browser $browser, string $first): void
     } elseif ($first === 'round') {
         $browser->click('[data-testid="go-round"]');
         $browser->click('[data-testid="round-skip"]');
-    } elseif ($first === 'film') {
-        $browser->press('in microns');
-        $browser->see('.film-limit');
     }
 }
 
@@ -60,13 +57,14 @@ $folder = __DIR__.'/../docs/screenshots';
 // name, station, place of the build, width, height, surround, what is done first
 $views = [
     // First, while the evenings are as the demo has them.
+    ['session-day', 'session?until=2026-03-07T16:00:00Z', 0, 1280, 800, 'day', ''],
     ['runup-day', 'runup', 2, 1280, 800, 'day', 'levers'],
     ['kit-day', 'kit', 0, 1280, 800, 'day', 'type'], ['house-day', 'house', 0, 1280, 800, 'day', ''], ['sheet-day', 'sheet', 0, 1280, 800, 'day', ''],
     ['booklet-day', 'booklet', 2, 1280, 800, 'day', 'call'], ['breakdown-day', 'breakdown', 2, 1280, 800, 'day', 'deck'], ['lists-tablet', 'lists', 2, 820, 1180, 'day', ''],
     ['surface-day', 'surface', 2, 1280, 800, 'day', ''], ['round-tablet', 'surface', 2, 820, 1180, 'booth', 'round'],
     ['mix-day', 'mix', 0, 1280, 800, 'day', 'two'], ['mix-colour-booth', 'mix', 0, 1280, 800, 'booth', 'colour'],
     ['bench-day', 'bench', 0, 1280, 800, 'day', ''], ['bench-tablet', 'bench', 0, 820, 1180, 'day', ''],
-    ['layers-booth', 'layers', 0, 1280, 800, 'booth', ''], ['film-day', 'layers', 1, 1280, 800, 'day', 'film'],
+    ['layers-booth', 'layers', 0, 1280, 800, 'booth', ''],
     ['log-day', 'log', 0, 1280, 800, 'day', ''], ['finish-day', 'finish', 4, 1280, 800, 'day', ''], ['evenings-day', 'evenings', 0, 1280, 800, 'day', 'away'], ['keep-booth', 'keep', 0, 1280, 800, 'booth', 'back'],
 ];
 $browser = Browser::open();

@@ -82,7 +82,7 @@ function PaperRound({ run, steps, when }: { run: BenchLine[]; steps: Map<string,
     const ml = run.reduce((sum, line) => sum + (line.ml ?? 0), 0);
     const s = own?.setUp ?? null;
     const figures = [
-        ml > 0 ? `${ml.toFixed(2).replace(/0$/, '')} ml in the cup` : '',
+        ml > 0 ? `takes ${ml.toFixed(2).replace(/0$/, '')} ml` : '',
         s === null ? '' : `paint : thinner ${s.ratio}`,
         s === null || s.pressureBar === null ? '' : `${s.pressureBar.toFixed(1)} bar`,
         `${Math.max(1, Math.round(run.reduce((sum, line) => sum + line.minutes, 0)))} min`,

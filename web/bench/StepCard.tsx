@@ -46,7 +46,7 @@ export function StepCard({ buildId, step, parts, tick, sent, closesAt, zone, don
                         Closes in {span(minutesUntil(closesAt, at))}, at {wall(closesAt, at, zone)}.
                     </p>
                 )}
-                {step.setUp !== null && <Figures step={step} cupMl={round === null ? step.setUp.cupMl : parts.reduce((sum, part) => sum + (part.ml ?? 0), 0)} />}
+                {step.setUp !== null && <Figures step={step} cupMl={round === null ? step.setUp.cupMl : parts.reduce((sum, part) => sum + (part.ml ?? 0), 0)} takes={round !== null} />}
                 {round !== null && <Parts buildId={buildId} parts={parts} tick={tick} />}
                 {step.list !== null && <ColourRows buildId={buildId} list={step.list} button={step.button} />}
                 {step.setUp === null && step.list === null && (
@@ -118,7 +118,7 @@ export function StepCard({ buildId, step, parts, tick, sent, closesAt, zone, don
     );
 }
 
-function Figures({ step, cupMl }: { step: Step; cupMl: number | null }): ReactElement | null {
+function Figures({ step, cupMl, takes }: { step: Step; cupMl: number | null; takes: boolean }): ReactElement | null {
     const s = step.setUp;
     if (s === null) {
         return null;
@@ -128,7 +128,7 @@ function Figures({ step, cupMl }: { step: Step; cupMl: number | null }): ReactEl
         <dl className="figures">
             {cupMl !== null && (
                 <div title={cupMl === s.cupMl ? s.cupWhy : undefined}>
-                    <dt>in the cup</dt>
+                    <dt>{takes ? 'takes of the cup' : 'in the cup'}</dt>
                     <dd>{cupMl.toFixed(2).replace(/0$/, '')} ml</dd>
                 </div>
             )}

@@ -75,7 +75,7 @@ function Run({ run, zone }: { run: SessionLine[]; zone: string }): ReactElement 
     const mls = run.reduce((sum, line) => sum + (line.ml ?? 0), 0);
     const figures = [
         first.cupMl === null ? '' : `${ml(first.cupMl)} in the cup`,
-        mls > 0 ? ml(mls) : '',
+        mls > 0 ? `takes ${ml(mls)}` : '',
         first.ratio === null ? '' : `paint : thinner ${first.ratio}`,
         first.pressureBar === null ? '' : `${first.pressureBar.toFixed(1)} bar`,
         `${Math.max(1, Math.round(run.reduce((sum, line) => sum + line.minutes, 0)))} min`,

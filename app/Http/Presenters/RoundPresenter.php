@@ -27,7 +27,8 @@ final class RoundPresenter
             ...StepPresenter::told($step, $context),
             'round' => $round === null ? null : ['kind' => $round->kind, 'title' => $round->title, 'button' => $round->button],
             'event' => $round === null ? null : self::event($step),
-            'ml' => $need === null ? null : self::ml($need),
+            // The gun keeps its share once a filling, not with each part.
+            'ml' => $need === null ? null : max(0.05, round($need->mixMl / 0.05) * 0.05),
         ];
     }
 
