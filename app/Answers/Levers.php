@@ -35,7 +35,7 @@ final readonly class Levers
     /** The event that takes a place as it is, while it is only thought of. */
     private const THOUGHT = '00000000000000000000000000';
 
-    public function __construct(private Store $store, private Marks $marks, private RunUps $runUps, private BuildRepository $builds, private Problems $problems, private Shows $shows, private Settings $settings, private Workshop $workshop, private Hints $hints, private Promises $promises, private BenchClock $clock)
+    public function __construct(private Store $store, private Marks $marks, private RunUps $runUps, private BuildRepository $builds, private Problems $problems, private Shows $shows, private Settings $settings, private Workshop $workshop, private Hints $hints, private BenchClock $clock)
     {
     }
 
@@ -65,8 +65,7 @@ final readonly class Levers
         foreach ($this->builds->readable() as $build) {
             [$builds[$build->id], $problems[$build->id]] = [$build, $this->problems->whole($build)];
         }
-        [$calendar, $hints] = [$this->settings->calendar($zone), $this->hints->now()];
-        $levers = new Priced(Compiler::ofTheTrade(), $read[1], $problems, $this->shows->byBuild($zone), $read[0]->runs, fn (Candidate $c): Problem => $this->posed($builds[$c->build], $c), $calendar, $this->workshop->bench(), $hints, $this->promises->now($hints, $calendar), $this->clock->epoch());
+        $levers = new Priced(Compiler::ofTheTrade(), $read[1], $problems, $this->shows->byBuild($zone), $read[0]->runs, fn (Candidate $c): Problem => $this->posed($builds[$c->build], $c), $this->settings->calendar($zone), $this->workshop->bench(), $this->hints->now(), $this->clock->epoch());
         $run = $levers->run;
 
         return ['build' => $run?->build, 'levers' => $run === null ? [] : array_map(fn (Lever $l): array => $this->told($l, $run), $levers->priced($this->shows->all($zone)))];

@@ -6,6 +6,7 @@ namespace App\Answers;
 
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\EventKind;
+use AmberStep\Core\Log\Verdict;
 use App\Clock\BenchClock;
 use App\Models\Entry;
 use App\Models\Event;
@@ -52,16 +53,27 @@ final readonly class Marks
         return $mark.'/'.self::ofTimes($this->ofBuilds());
     }
 
-    /** Of what is planned, but not of what was done: which builds are in hand, how often their kits were changed, the week and the guns. */
+    /** Of what is planned, but not of what was done: which builds are in hand, how often their kits were changed, which flaws are taken as they are, the week and the guns. */
     public function ofKits(): string
     {
-        return hash('xxh64', (string) json_encode([DB::select('select id, revision from builds where binned is null and away = 0 order by position, id'), self::atTheBench()]));
+        return hash('xxh64', (string) json_encode([DB::select('select id, revision from builds where binned is null and away = 0 order by position, id'), self::accepted(), self::atTheBench()]));
     }
 
     /** The same by what the kits say: changed back, it is as it was. */
     public function ofWhatKitsSay(): string
     {
-        return hash('xxh64', (string) json_encode([DB::select('select id, kit from builds where binned is null and away = 0 order by position, id'), self::atTheBench()]));
+        return hash('xxh64', (string) json_encode([DB::select('select id, kit from builds where binned is null and away = 0 order by position, id'), self::accepted(), self::atTheBench()]));
+    }
+
+    /** @return list<string> events by which a place is taken as it is: nobody works on it any more, as if its kit were another */
+    private static function accepted(): array
+    {
+        $said = Event::query()->where('kind', EventKind::Verdict->value)->where('body->verdict', Verdict::Accept->value)->orderBy('id')->pluck('id')->all();
+        /** @var list<Event> $takenBack */
+        $takenBack = $said === [] ? [] : Event::query()->where('kind', EventKind::TakeBack->value)->whereIn('body->takesBack', $said)->get()->all();
+        $back = array_map(static fn (Event $e): mixed => $e->body['takesBack'] ?? null, $takenBack);
+
+        return array_values(array_filter(array_diff($said, $back), is_string(...)));
     }
 
     private static function atTheBench(): string

@@ -44,6 +44,32 @@ final class RunUpTest extends BrowserTestCase
         self::assertSame([], $this->browser->axe());
     }
 
+    private function takeLever(string $title): void
+    {
+        $this->browser->until(fn (): bool => $this->browser->count(".runup-lever button[aria-label^=\"Look at: {$title}\"]") > 0, "{$title} is not offered");
+        $this->browser->click(".runup-lever button[aria-label^=\"Look at: {$title}\"]");
+        $this->browser->seeText('.runup-promise', 'Dunmore is ready');
+        $this->browser->press('Take it');
+        $this->browser->seeText('[data-testid="told"]', 'all plans follow');
+    }
+
+    public function test_one_that_is_late_is_saved_by_two_levers(): void
+    {
+        $this->open();
+        $this->browser->seeText('.runup-thread[data-late]', 'late for Harbour Lights');
+        $this->browser->press('Find what would save Dunmore');
+        $this->takeLever('Take the sink over the winch as it is');
+        $this->browser->until(fn (): bool => str_contains($this->browser->text('.runup-thread[data-late]'), '1 d late'), 'it is as late as before');
+        $this->takeLever('Ready enamel wash, dry in two days');
+        $this->browser->until(fn (): bool => $this->browser->count('.runup-thread[data-late]') === 0, 'one is late still');
+
+        $frame = $this->server->request('GET', '/api/runup')[1];
+        self::assertSame([0], array_values(array_unique(array_column($frame['builds'], 'daysLate'))));
+        $this->browser->press('Take back');
+        $this->browser->see('.runup-thread[data-late]');
+        self::assertSame([], $this->browser->axe());
+    }
+
     public function test_a_session_is_made_longer_struck_and_as_usual_again_by_keys(): void
     {
         $this->open();

@@ -10,7 +10,6 @@ use AmberStep\Core\Plan\Problem;
 use AmberStep\Core\Timing\Bench;
 use AmberStep\Core\Timing\Calendar;
 use AmberStep\Core\Timing\Hints;
-use AmberStep\Core\Timing\Promise;
 use AmberStep\Core\Timing\Show;
 use Closure;
 use DateTimeImmutable;
@@ -42,9 +41,8 @@ final readonly class Levers
      * @param  array<string, Show>  $shows  each is made for, by build
      * @param  list<Run>  $runs  how they stand
      * @param  Closure(Candidate): Problem  $pose  of the candidate's build, with it
-     * @param  Promise  $promise  what the hands were told: it stands while only the log goes on
      */
-    public function __construct(private Compiler $compiler, private Plans $plans, private array $problems, private array $shows, private array $runs, private Closure $pose, private Calendar $calendar, private Bench $bench, private Hints $hints, private Promise $promise, private int $now)
+    public function __construct(private Compiler $compiler, private Plans $plans, private array $problems, private array $shows, private array $runs, private Closure $pose, private Calendar $calendar, private Bench $bench, private Hints $hints, private int $now)
     {
         $this->run = self::tightest($runs);
     }
@@ -133,7 +131,7 @@ final readonly class Levers
         $shows = $candidate->show === null ? $this->shows : [$candidate->build => $candidate->show] + $this->shows;
         $bench = new Bench($this->bench->guns, $this->bench->cabinet, $this->bench->places, array_map(static fn (Show $s): int => $s->dueEpoch, $shows));
         $calendar = $candidate->within($this->calendar);
-        $after = new RunUp($this->compiler->plans($problems, $calendar, $this->now, $bench, $this->hints, $candidate->accepts === null ? new Promise : $this->promise), $shows, $calendar, $this->now);
+        $after = new RunUp($this->compiler->plans($problems, $calendar, $this->now, $bench, $this->hints), $shows, $calendar, $this->now);
         $then = array_values(array_filter($after->runs, static fn (Run $r): bool => $r->build === $candidate->build))[0] ?? null;
 
         return $then === null ? null : new Lever($candidate, $then, array_sum(array_map(static fn (Run $r): int => $r->daysLate(), $after->runs)), (int) $then->spareSeconds - (int) $before->spareSeconds);

@@ -21,7 +21,6 @@ use AmberStep\Core\Tests\Support\SetOfBuilds;
 use AmberStep\Core\Timing\Bench;
 use AmberStep\Core\Timing\Calendar;
 use AmberStep\Core\Timing\Hints;
-use AmberStep\Core\Timing\Promise;
 use AmberStep\Core\Timing\Show;
 use DateTimeZone;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -129,7 +128,7 @@ final class LeversTest extends TestCase
         $shows = [$build => self::show('s', $due)];
         $run = new RunUp($plans, $shows, $set->calendar, $set->now);
 
-        return [new Levers(Compiler::ofTheTrade(), $plans, $set->problems(), $shows, $run->runs, static fn (Candidate $c): Problem => self::posed($set, $c, $set->builds[$c->build]->kit->apply($c->edits)), $set->calendar, $set->bench, new Hints, new Promise, $set->now), $shows];
+        return [new Levers(Compiler::ofTheTrade(), $plans, $set->problems(), $shows, $run->runs, static fn (Candidate $c): Problem => self::posed($set, $c, $set->builds[$c->build]->kit->apply($c->edits)), $set->calendar, $set->bench, new Hints, $set->now), $shows];
     }
 
     private static function show(string $id, int $due): Show
