@@ -25,6 +25,9 @@ final readonly class Marks
     /** What of a kit its log is folded and judged by. */
     private const FOLDED = ['parts', 'joints', 'areas', 'edges', 'colours', 'house', 'notBefore', 'options', 'showRules', 'outages', 'flaws', 'features'];
 
+    /** Settings that bear on when something is done, and on nothing else. */
+    private const EVENINGS = ['calendar', 'workshop'];
+
     /** @return array<string, string> by build, in the user's order */
     public function ofBuilds(): array
     {
@@ -78,9 +81,27 @@ final readonly class Marks
 
     private static function atTheBench(): string
     {
-        return Setting::query()->where('name', '!=', BenchClock::TESTING)->orderBy('name')->get(['name', 'value'])->toJson()
-            .SessionDate::query()->orderBy('date')->get()->toJson().Gun::query()->orderBy('position')->get()->toJson()
+        return self::ofWork().self::ofEvenings();
+    }
+
+    /** What is set that bears on what is to be done. */
+    private static function ofWork(): string
+    {
+        return Setting::query()->whereNotIn('name', [BenchClock::TESTING, ...self::EVENINGS])->orderBy('name')->get(['name', 'value'])->toJson()
             .Show::query()->orderBy('id')->get()->toJson().Entry::query()->orderBy('build_id')->get()->toJson();
+    }
+
+    /** What is set that bears on when it is done alone. */
+    private static function ofEvenings(): string
+    {
+        return Setting::query()->whereIn('name', self::EVENINGS)->orderBy('name')->get(['name', 'value'])->toJson()
+            .SessionDate::query()->orderBy('date')->get()->toJson().Gun::query()->orderBy('position')->get()->toJson();
+    }
+
+    /** Of a mark, what bears on what is to be done on its build: not on when. */
+    public static function ofTasks(string $mark): string
+    {
+        return implode('.', array_slice(explode('.', $mark), 0, 3));
     }
 
     /** @return string|null null where there is no such build */
@@ -103,12 +124,12 @@ final readonly class Marks
     private function common(): string
     {
         return hash('xxh64', implode('|', [
-            self::atTheBench(),
+            self::ofWork(),
             Product::query()->count(), Product::query()->max('position'),
             Reading::query()->max('id'),
             self::experience(),
             self::code(),
-        ]));
+        ])).'.'.hash('xxh64', self::ofEvenings());
     }
 
     /** Verdicts on waits, and what guns took, of any build; and what was taken back of these. */

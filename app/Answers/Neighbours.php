@@ -16,7 +16,7 @@ use AmberStep\Core\Timing\Paint;
 use AmberStep\Core\Timing\Tasks;
 use App\Http\Presenters\RoundPresenter;
 
-/** What the other builds ask of the hands: kept beside their answers, by the same mark, so that a press need not work them out. */
+/** What the other builds ask of the hands: kept beside their answers, so that a press need not work them out, nor a change of the evenings. */
 final readonly class Neighbours
 {
     private const FILE = 'neighbour';
@@ -48,7 +48,7 @@ final readonly class Neighbours
 
     public function keep(string $build, string $mark, Problem $problem, Neighbour $neighbour): void
     {
-        $this->store->write($this->store->path($build, self::FILE), serialize([$mark, $problem->context->kit->name, $neighbour, self::lines($problem)]));
+        $this->store->write($this->store->path($build, self::FILE), serialize([Marks::ofTasks($mark), $problem->context->kit->name, $neighbour, self::lines($problem)]));
     }
 
     /** @return array{name: string, neighbour: Neighbour, lines: list<array<string, mixed>>}|null */
@@ -56,7 +56,7 @@ final readonly class Neighbours
     {
         $bytes = $this->store->read($build, self::FILE);
         $said = $bytes === null ? null : @unserialize($bytes, ['allowed_classes' => self::CLASSES]);
-        if (! is_array($said) || ($said[0] ?? null) !== $mark || ! is_string($said[1] ?? null) || ! ($said[2] ?? null) instanceof Neighbour || ! is_array($said[3] ?? null)) {
+        if (! is_array($said) || ($said[0] ?? null) !== Marks::ofTasks($mark) || ! is_string($said[1] ?? null) || ! ($said[2] ?? null) instanceof Neighbour || ! is_array($said[3] ?? null)) {
             return null;
         }
         /** @var list<array<string, mixed>> $lines */

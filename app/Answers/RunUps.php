@@ -5,16 +5,24 @@ declare(strict_types=1);
 namespace App\Answers;
 
 use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Drying\WorkClock;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Plan\Plans;
+use AmberStep\Core\RunUp\ByArcs;
+use AmberStep\Core\RunUp\ByPlans;
 use AmberStep\Core\RunUp\RunUp;
+use AmberStep\Core\RunUp\SessionSheet;
 use App\Clock\BenchClock;
 use App\Clock\BenchZone;
 use App\Http\Presenters\RunUpPresenter;
 use App\Http\Presenters\SessionSheetPresenter;
 use App\Repositories\Evenings;
+use App\Repositories\Hints;
 use App\Repositories\Settings;
+use App\Repositories\ShelfRepository;
 use App\Repositories\Shows;
+use App\Repositories\Workshop;
+use App\Room\RoomSource;
 
 /** The way of all builds to their shows: worked out once, kept until something it rests on changes or the plan runs out. */
 final readonly class RunUps
@@ -28,7 +36,7 @@ final readonly class RunUps
 
     private const SESSION = 'session';
 
-    public function __construct(private Store $store, private Marks $marks, private AllBuilds $builds, private Shows $shows, private Settings $settings, private Evenings $evenings, private BenchClock $clock)
+    public function __construct(private Store $store, private Marks $marks, private AllBuilds $builds, private Shows $shows, private Settings $settings, private Evenings $evenings, private BenchClock $clock, private Neighbours $neighbours, private ShelfRepository $shelf, private RoomSource $rooms, private Workshop $workshop, private Hints $hints)
     {
     }
 
@@ -36,20 +44,45 @@ final readonly class RunUps
     {
         $now = $this->clock->epoch();
         $mark = $this->marks->withTimes('run-up');
-        $kept = $this->store->get(self::BENCH, self::NAME);
-        if ($kept !== null && $kept->holds($mark, $now)) {
+        $kept = $this->kept($mark, $now);
+        if ($kept !== null) {
             return $kept;
         }
         $read = $this->read();
         $run = $read[0] ?? null;
         $until = self::holdsUntil($read[1]->byBuild ?? [], $now);
         $zone = BenchZone::zone();
-        $answer = $run === null ? ['shows' => [], 'eveningMinutes' => 0, 'builds' => [], 'columns' => [], 'soonest' => null, 'overBestMinutes' => 0] : RunUpPresenter::of($run, $this->evenings->dates(), $zone);
+        $answer = $run === null ? ['settled' => true, 'shows' => [], 'eveningMinutes' => 0, 'builds' => [], 'columns' => [], 'soonest' => null, 'overBestMinutes' => 0] : RunUpPresenter::of($run, $this->evenings->dates(), $zone, true);
         $this->store->write($this->store->path(self::BENCH, self::LATE), json_encode([$this->marks->ofKits(), $run === null ? [] : self::daysLate($run)], JSON_THROW_ON_ERROR));
         $kept = new Kept($mark, $now, $until, 0, null, Packed::of($answer));
         $this->store->put(self::BENCH, self::NAME, $kept);
 
         return $kept;
+    }
+
+    /** What is known at once: as it was worked out last, or where something was changed since, timed by what the builds told, no rule asked. */
+    public function glance(): Kept|Packed
+    {
+        $now = $this->clock->epoch();
+        $kept = $this->kept($this->marks->withTimes('run-up'), $now);
+        $builds = [];
+        foreach ($kept === null ? $this->neighbours->of($this->marks->ofBuilds(), '') : [] as $build => $one) {
+            $builds[$build] = ['name' => $one['name'], 'neighbour' => $one['neighbour'], 'lines' => array_map(static fn (array $line): array => ['title' => is_string($line['title'] ?? null) ? $line['title'] : '', 'piece' => is_string($line['piece'] ?? null) ? $line['piece'] : ''], $one['lines'])];
+        }
+        if ($kept !== null || $builds === []) {
+            return $kept ?? $this->ask();
+        }
+        $zone = BenchZone::zone();
+        $run = ByArcs::of($builds, $this->shelf->shelf(), $this->shows->byBuild($zone), $this->settings->calendar($zone), new WorkClock($this->rooms->room($now)), $now, $this->workshop->bench(), $this->hints->now());
+
+        return Packed::of(RunUpPresenter::of($run, $this->evenings->dates(), $zone, false));
+    }
+
+    private function kept(string $mark, int $now): ?Kept
+    {
+        $kept = $this->store->get(self::BENCH, self::NAME);
+
+        return $kept !== null && $kept->holds($mark, $now) ? $kept : null;
     }
 
     /**
@@ -68,7 +101,7 @@ final readonly class RunUps
             return $kept;
         }
         [$run, $plans] = $this->read() ?? throw BadDocument::at('session', 'is of no build', 'take a build in hand');
-        $sheet = $run->sheet($until) ?? throw BadDocument::at('until', 'is the end of no session on the way to the show', 'ask the run-up for those there are');
+        $sheet = SessionSheet::of($run, $plans, $until) ?? throw BadDocument::at('until', 'is the end of no session on the way to the show', 'ask the run-up for those there are');
         $kept = new Kept($mark, $now, self::holdsUntil($plans->byBuild, $now), 0, null, Packed::of(SessionSheetPresenter::of($sheet, $plans->byBuild, BenchZone::zone())));
         $this->store->put(self::BENCH, self::SESSION, $kept);
 
@@ -108,6 +141,6 @@ final readonly class RunUps
         $plans = $this->builds->allOrNone();
         $zone = BenchZone::zone();
 
-        return $plans === null ? null : [new RunUp($plans, $this->shows->byBuild($zone), $this->settings->calendar($zone), $this->clock->epoch()), $plans];
+        return $plans === null ? null : [ByPlans::of($plans, $this->shows->byBuild($zone), $this->settings->calendar($zone), $this->clock->epoch()), $plans];
     }
 }

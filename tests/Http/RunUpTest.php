@@ -196,13 +196,13 @@ final class RunUpTest extends AppTestCase
         self::assertNotSame([], preg_grep('/^Gun with 0\.\d+ mm$/', array_keys($things)));
         self::assertNotSame([], array_filter($sheet['lines'], static fn (array $l): bool => $l['cautions'] !== []));
         self::assertSame(array_column($sheet['clocks'], 'until'), collect($sheet['clocks'])->pluck('until')->sort()->values()->all());
-        self::assertNotSame([], array_filter($sheet['clocks'], static fn (array $c): bool => str_contains($c['because'], 'sea grey') && $c['until'] > $sheet['until']), 'it dries on through the night');
+        self::assertNotSame([], array_filter($sheet['clocks'], static fn (array $c): bool => str_contains($c['because'], 'Sea Grey') && $c['until'] > $sheet['until']), 'it dries on through the night');
 
         $mixes = 0;
         foreach (array_slice($this->runUp()['columns'], 1, 6) as $one) {
             $sheet = $this->send('GET', "/api/runup/session?until={$one['until']}")->assertOk()->json();
             foreach (array_filter($sheet['layOut'], static fn (array $thing): bool => $thing['ml'] !== null) as $paint) {
-                $cups = array_filter($sheet['lines'], static fn (array $l): bool => $l['operation'] === 'mix' && $l['title'] === "Mix {$paint['name']}");
+                $cups = array_filter($sheet['lines'], static fn (array $l): bool => $l['operation'] === 'mix' && str_ends_with($l['title'], "ix {$paint['name']}"));
                 self::assertEqualsWithDelta(array_sum(array_column($cups, 'cupMl')), $paint['ml'], 0.001, 'as much as its cups take');
                 $mixes++;
             }
@@ -212,7 +212,7 @@ final class RunUpTest extends AppTestCase
         self::assertSame($later['from'], $this->send('GET', "/api/runup/session?until={$later['until']}")->assertOk()->json('from'));
         self::assertSame($later['until'], $this->send('GET', "/api/runup/session?until={$later['until']}")->json('until'), 'kept, it is the same');
         self::assertSame($column['until'], $this->send('GET', '/api/runup/session')->json('until'));
-        self::assertStringContainsString('is the end of no session', (string) $this->send('GET', '/api/runup/session?until=2026-03-03T21:17:00Z')->assertStatus(422)->json('message'));
+        self::assertStringContainsString('is the end of no session', (string) $this->send('GET', '/api/runup/session?until=2026-03-03T21:17:00Z')->assertStatus(422)->json('error.problems.0.wrong'));
         $this->send('GET', '/api/runup/session?until=tonight')->assertStatus(422);
         $this->send('GET', '/api/runup/session?until[]=1')->assertStatus(422);
     }
@@ -234,6 +234,33 @@ final class RunUpTest extends AppTestCase
 
         self::assertSame([self::ulid(811)], $moved['putOffs']);
         self::assertGreaterThanOrEqual($run['columns'][3]['from'], $moved['from']);
+    }
+
+    public function test_at_a_glance_it_tells_at_once_what_the_rules_confirm(): void
+    {
+        $whole = $this->runUp();
+        self::assertTrue($whole['settled']);
+        self::assertSame($whole, $this->send('GET', '/api/runup?glance=1')->assertOk()->json(), 'what was worked out is told');
+        $this->send('PUT', '/api/evenings/dates/2026-03-04', ['sessions' => []])->assertOk();
+        $glance = $this->send('GET', '/api/runup?glance=1')->assertOk()->json();
+        self::assertFalse($glance['settled']);
+        self::assertNotContains('2026-03-04', array_column($glance['columns'], 'date'), 'the struck session is gone');
+
+        $steps = static function (array $run): array {
+            $all = array_merge(...array_map(static fn (array $b): array => array_map(static fn (string $s): string => $b['build'].' '.$s, $b['steps']), array_merge(...array_column($run['columns'], 'blocks'))));
+            sort($all);
+
+            return $all;
+        };
+        $settled = $this->runUp();
+        self::assertSame($steps($settled), $steps($glance), 'every step once');
+        $ready = array_column($settled['builds'], 'ready', 'id');
+        foreach ($glance['builds'] as $build) {
+            self::assertSame($ready[$build['id']] === null, $build['ready'] === null);
+            self::assertEqualsWithDelta((int) strtotime((string) $ready[$build['id']]), (int) strtotime((string) $build['ready']), 3 * 86400, $build['name']);
+        }
+        self::assertSame(array_column($settled['builds'], 'name'), array_column($glance['builds'], 'name'));
+        self::assertTrue($this->send('GET', '/api/runup?glance=1')->json('settled'));
     }
 
     public function test_how_far_it_is_from_the_best_possible_is_told_from_the_bound(): void

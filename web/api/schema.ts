@@ -2437,7 +2437,10 @@ export interface paths {
         /** All builds in hand on their way to their shows, session by session. */
         get: {
             parameters: {
-                query?: never;
+                query?: {
+                    /** @description At once, by what the builds told, where the rules were not asked yet; settled says whether they were. */
+                    glance?: string;
+                };
                 header?: never;
                 path?: never;
                 cookie?: never;
@@ -4314,6 +4317,8 @@ export interface components {
                 opens: components["schemas"]["Instant"];
                 due: components["schemas"]["Instant"];
             }[];
+            /** @description every rule was asked; else it is timed by what the builds told */
+            settled: boolean;
             /** @description what one calls an evening */
             eveningMinutes: number;
             /** @description Before which no order of work has all ready; null where no build is in hand. */

@@ -32,7 +32,8 @@ export function MoveSitting({ run, column, block, dropped, zone, now, put, leave
     const next = run.columns[at + 1];
     const name = nameOf(block);
     useEffect(() => {
-        if (to === null) {
+        // What holds it and what put it off is known once the rules were asked.
+        if (to === null || !run.settled) {
             return;
         }
         const target = run.columns.find((c) => c.from === to);
@@ -52,7 +53,7 @@ export function MoveSitting({ run, column, block, dropped, zone, now, put, leave
             gone = true;
         };
         // eslint-disable-next-line react-hooks/exhaustive-deps
-    }, [to]);
+    }, [to, run.settled]);
     const close = (): void => {
         moveTo(null);
         look(null);

@@ -12,6 +12,7 @@ import { useFrame } from '../frame/queries';
 import { day, wall } from '../frame/words';
 import { ulid } from '../frame/ulid';
 import { useTold } from '../shared/useTold';
+import { useRunUp } from './useRunUp';
 import { ChosenSession } from './ChosenSession';
 import { Columns } from './Columns';
 import { MoreRoom } from './MoreRoom';
@@ -23,7 +24,7 @@ import type { Dropped } from './useDrag';
 
 /** All builds on their way to a date: sessions with what is in them, a thread a build, the shows as walls. */
 export default function RunUpPage({ buildId }: { buildId: string }): ReactElement {
-    const { data: run, isFetching } = useQuery({ queryKey: ['runup'], queryFn: () => api.get<RunUp>('runup') });
+    const { run, isFetching } = useRunUp();
     const { data: evenings } = useQuery({ queryKey: ['evenings'], queryFn: () => api.get<Evenings>('evenings') });
     const { data: said } = useQuery({ queryKey: ['shows'], queryFn: () => api.get<{ shows: ShowRow[] }>('shows') });
     const { data: chance } = useQuery({ queryKey: ['runup', 'chance'], queryFn: () => api.get<Chance>('runup/chance') });

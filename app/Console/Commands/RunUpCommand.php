@@ -26,7 +26,7 @@ final class RunUpCommand extends Speaks
             $zone = BenchZone::zone();
             $read = $runUps->read();
             if ($this->option('json') === true) {
-                $this->output->writeln(self::json(['now' => Instant::format($clock->epoch()), ...($read === null ? ['shows' => [], 'eveningMinutes' => 0, 'soonest' => null, 'overBestMinutes' => 0, 'builds' => [], 'columns' => []] : RunUpPresenter::of($read[0], $evenings->dates(), $zone))]), OutputInterface::OUTPUT_RAW);
+                $this->output->writeln(self::json(['now' => Instant::format($clock->epoch()), ...($read === null ? ['settled' => true, 'shows' => [], 'eveningMinutes' => 0, 'soonest' => null, 'overBestMinutes' => 0, 'builds' => [], 'columns' => []] : RunUpPresenter::of($read[0], $evenings->dates(), $zone, true))]), OutputInterface::OUTPUT_RAW);
 
                 return self::SUCCESS;
             }

@@ -22,9 +22,10 @@ final readonly class RunUpController
     {
     }
 
+    /** At a glance where the page asks for that: what the rules say of it is asked next. */
     public function show(Request $request): Response
     {
-        return $this->answer->kept($this->runUps->ask(), $request);
+        return $this->answer->kept($request->query->has('glance') ? $this->runUps->glance() : $this->runUps->ask(), $request);
     }
 
     /** One session as it is worked: named by the moment it ends, for that stays while it runs. */

@@ -21,9 +21,10 @@ final class RunUpPresenter
 
     /**
      * @param  array<string, mixed>  $dates  single dates that are not as their weekday
+     * @param  bool  $settled  every rule was asked
      * @return array<string, mixed>
      */
-    public static function of(RunUp $run, array $dates, DateTimeZone $zone): array
+    public static function of(RunUp $run, array $dates, DateTimeZone $zone, bool $settled): array
     {
         $evening = self::evening($run->columns);
         $shows = [];
@@ -35,6 +36,7 @@ final class RunUpPresenter
         usort($shows, static fn (array $a, array $b): int => $a['due'] <=> $b['due']);
 
         return [
+            'settled' => $settled,
             'shows' => $shows,
             'eveningMinutes' => $evening,
             'soonest' => Time::utc($run->soonestEpoch), 'overBestMinutes' => intdiv($run->overBest, 60),

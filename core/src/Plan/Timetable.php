@@ -105,7 +105,9 @@ final class Timetable
         $told = $this->promise->of($this->places);
         for ($i = 0; $i <= self::AGAIN; $i++) {
             $wanted = $this->decided($told);
-            if ($told?->isLeftBy($wanted, $this->calendar) === true && $this->score($anew = $this->decided(null))->wins($this->score($wanted), Calm::WORTH)) {
+            // A show that is missed by what was promised is reason enough to look for another way, though all could be kept.
+            $asks = $told !== null && ($told->isLeftBy($wanted, $this->calendar) || $this->score($wanted)->late > 0);
+            if ($asks && $this->score($anew = $this->decided(null))->wins($this->score($wanted), Calm::WORTH)) {
                 [$told, $wanted, $this->keeps] = [null, $anew, false];
             }
             $timed = $this->walk($wanted, $i === 0);

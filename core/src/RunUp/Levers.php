@@ -131,7 +131,7 @@ final readonly class Levers
         $shows = $candidate->show === null ? $this->shows : [$candidate->build => $candidate->show] + $this->shows;
         $bench = new Bench($this->bench->guns, $this->bench->cabinet, $this->bench->places, array_map(static fn (Show $s): int => $s->dueEpoch, $shows));
         $calendar = $candidate->within($this->calendar);
-        $after = new RunUp($this->compiler->plans($problems, $calendar, $this->now, $bench, $this->hints), $shows, $calendar, $this->now);
+        $after = ByPlans::of($this->compiler->plans($problems, $calendar, $this->now, $bench, $this->hints), $shows, $calendar, $this->now);
         $then = array_values(array_filter($after->runs, static fn (Run $r): bool => $r->build === $candidate->build))[0] ?? null;
 
         return $then === null ? null : new Lever($candidate, $then, array_sum(array_map(static fn (Run $r): int => $r->daysLate(), $after->runs)), (int) $then->spareSeconds - (int) $before->spareSeconds);

@@ -4,23 +4,15 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\RunUp;
 
-use AmberStep\Core\Kit\Kit;
-use AmberStep\Core\Kit\NotBefore;
-use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Plan\Plans;
-use AmberStep\Core\Step\PlannedStep;
-use AmberStep\Core\Telling\Words;
+use AmberStep\Core\Drying\WorkClock;
 use AmberStep\Core\Timing\Calendar;
 use AmberStep\Core\Timing\Show;
-use AmberStep\Core\Work\HoldKind;
-use AmberStep\Core\Work\Operation;
+use AmberStep\Core\Timing\Tasks;
+use AmberStep\Core\Timing\Timed;
 
-/** All builds to their shows, as data for a picture: sessions with what is in them, a run for each build. Read from plans; nothing is planned here. */
+/** All builds to their shows, as data for a picture: sessions with what is in them, a run for each build. Read from what was planned; nothing is planned here. */
 final readonly class RunUp
 {
-    /** Seconds from which a hold is a night by itself. */
-    private const A_NIGHT = 6 * 3600;
-
     /** Days that are looked at beyond the last build and the next show. */
     private const AFTER = 1;
 
@@ -42,66 +34,60 @@ final readonly class RunUp
     /** Seconds at the bench by which all are ready later than that: the plan is within so much of the best possible. */
     public int $overBest;
 
-    /** @param  array<string, Show>  $shows  by build */
-    public function __construct(private Plans $plans, array $shows, Calendar $calendar, int $now)
+    /**
+     * @param  list<Block>  $lines  each of one step, or of what is done at the gun
+     * @param  array<string, string>  $names  of the builds, in the user's order
+     * @param  array<string, list<Night>>  $nights  by build
+     * @param  array<string, Show>  $shows  by build
+     */
+    public function __construct(Tasks $tasks, Timed $timed, WorkClock $clock, array $lines, array $names, array $nights, array $shows, Calendar $calendar, int $now)
     {
-        $timetable = $plans->timetable;
         $due = array_map(static fn (Show $s): int => min($s->dueEpoch, $now + 86400 * self::FAR), $shows);
-        $latest = new LatestStarts($timetable->tasks, $timetable->timed->order, $due, $calendar, $timetable->clock());
-        $slack = new Slack($timetable->tasks, $timetable->timed, $latest->of, $calendar);
-        $bound = new Bound($timetable->tasks, $timetable->timed->order, $calendar, $timetable->clock(), $now);
-        $last = max([$now, ...array_values($timetable->timed->end)]);
+        $slack = new Slack($tasks, $timed, (new LatestStarts($tasks, $timed->order, $due, $calendar, $clock))->of, $calendar);
+        $bound = new Bound($tasks, $timed->order, $calendar, $clock, $now);
+        $last = max([$now, ...array_values($timed->end)]);
         [$this->soonestEpoch, $this->overBest] = [$bound->all, $calendar->secondsAtBench(min($bound->all, $last), $last)];
+        $ready = self::ready($tasks, $timed);
         $runs = [];
-        foreach ($plans->byBuild as $build => $plan) {
-            $runs[] = new Run((string) $build, $plan->context->kit->name, $plan->finishEpoch(), $shows[$build] ?? null, $slack->seconds[$build] ?? null, $bound->ready[$build] ?? $now, $this->nights($plan), $slack->thread[$build] ?? []);
+        foreach ($names as $build => $name) {
+            $runs[] = new Run((string) $build, $name, $ready[$build] ?? null, $shows[$build] ?? null, $slack->seconds[$build] ?? null, $bound->ready[$build] ?? $now, $nights[$build] ?? [], $slack->thread[$build] ?? []);
         }
         $this->runs = $runs;
         // Until all is ready and the next show has been; those after it are further off than anybody looks evening by evening.
         $next = $due === [] ? $now : min($due);
         $end = max([min($now + 86400 * self::AHEAD, $next), ...array_map(static fn (Run $r): int => $r->readyEpoch ?? $now, $runs)]) + 86400 * self::AFTER;
-        $this->columns = $this->columns($calendar->between($now, $end));
+        usort($lines, static fn (Block $a, Block $b): int => $a->fromEpoch <=> $b->fromEpoch);
+        $this->columns = self::columns($calendar->between($now, $end), $lines);
     }
 
-    /**
-     * One of the sessions as it is worked.
-     *
-     * @param  int|null  $untilEpoch  when it ends; null: the first
-     * @return SessionSheet|null null where no session ends then
-     */
-    public function sheet(?int $untilEpoch): ?SessionSheet
+    /** @return array<string, int> when each build is, by its id */
+    private static function ready(Tasks $tasks, Timed $timed): array
     {
-        foreach ($this->columns as $i => $column) {
-            if ($untilEpoch === null || $column->untilEpoch === $untilEpoch) {
-                return new SessionSheet($this->plans, $column->fromEpoch, $column->untilEpoch, $this->columns[$i + 1]->fromEpoch ?? PHP_INT_MAX);
-            }
+        $ready = [];
+        foreach ($timed->end as $i => $end) {
+            $build = (string) strstr($tasks->keys[$i], ' ', true);
+            $ready[$build] = max($ready[$build] ?? 0, $end);
         }
 
-        return null;
+        return $ready;
     }
 
     /**
      * @param  list<array{int, int}>  $sessions
+     * @param  list<Block>  $lines  by time
      * @return list<Column>
      */
-    private function columns(array $sessions): array
+    private static function columns(array $sessions, array $lines): array
     {
-        $lines = [];
-        foreach ($this->plans->byBuild as $build => $plan) {
-            foreach ($plan->atTheBench() as $planned) {
-                $lines[] = [$planned->startEpoch, (string) $build, $planned];
-            }
-        }
-        usort($lines, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         $columns = [];
         $at = 0;
         foreach ($sessions as $i => [$from, $until]) {
             $end = $sessions[$i + 1][0] ?? PHP_INT_MAX;
             $here = [];
-            for (; isset($lines[$at]) && $lines[$at][0] < $end; $at++) {
+            for (; isset($lines[$at]) && $lines[$at]->fromEpoch < $end; $at++) {
                 $here[] = $lines[$at];
             }
-            $columns[] = new Column($from, $until, $this->blocks($here));
+            $columns[] = new Column($from, $until, self::blocks($here));
         }
 
         return $columns;
@@ -110,64 +96,17 @@ final readonly class RunUp
     /**
      * What one build takes of a paint in a session is one block, though hands go to others while a coat flashes.
      *
-     * @param  list<array{int, string, PlannedStep}>  $lines  of one session, by time
+     * @param  list<Block>  $lines  of one session, by time
      * @return list<Block>
      */
-    private function blocks(array $lines): array
+    private static function blocks(array $lines): array
     {
         $blocks = [];
-        foreach ($lines as [, $build, $planned]) {
-            $step = $planned->step;
-            $context = $this->plans->byBuild[$build]->context;
-            $gun = in_array($step->operation, [Operation::Mix, Operation::Rinse, Operation::Strip], true);
-            $paint = $step->operation->sprays() || $gun ? $step->product : null;
-            $of = $build.' '.($paint->id ?? '');
-            $block = $gun ? new Block($build, $paint, $planned->startEpoch, $planned->endEpoch, $planned->minutes, [], [], [])
-                : new Block($build, $paint, $planned->startEpoch, $planned->endEpoch, $planned->minutes, [Words::title($step, $context)], [$context->pieceName($step->pieceId)], [$step->key], self::opens($planned, $this->plans->byBuild[$build]), self::putOffs($step->key, $context->kit));
-            $blocks[$of] = isset($blocks[$of]) ? $blocks[$of]->and($block) : $block;
+        foreach ($lines as $line) {
+            $of = $line->build.' '.($line->paint->id ?? '');
+            $blocks[$of] = isset($blocks[$of]) ? $blocks[$of]->and($line) : $line;
         }
 
         return array_values($blocks);
-    }
-
-    /** What lets a step go last, but for what the user asked for: the wait that ends last, or the step that has to be done first. */
-    private static function opens(PlannedStep $planned, Plan $plan): ?Opens
-    {
-        $before = $plan->left[$planned->shutBy() ?? ''] ?? null;
-        $opens = $before === null ? null : new Opens($before->endEpoch, 'first comes: '.Words::title($before->step, $plan->context).', '.$plan->context->pieceName($before->step->pieceId));
-        foreach ($planned->holds as $hold) {
-            if (! $hold->isChance() && $hold->kind !== HoldKind::NotBefore && $hold->untilEpoch <= $planned->startEpoch && $hold->untilEpoch > ($opens->epoch ?? $plan->nowEpoch)) {
-                $opens = new Opens($hold->untilEpoch, $hold->because);
-            }
-        }
-
-        return $opens;
-    }
-
-    /** @return list<string> */
-    private static function putOffs(string $step, Kit $kit): array
-    {
-        return array_values(array_map(static fn (NotBefore $n): string => $n->id, array_filter($kit->notBefore, static fn (NotBefore $n): bool => $n->step === $step)));
-    }
-
-    /** @return list<Night> those that keep a step waiting, one after the other */
-    private function nights(Plan $plan): array
-    {
-        $nights = [];
-        foreach ($plan->byTime() as $planned) {
-            $longest = null;
-            foreach ($planned->holds as $hold) {
-                if (! $hold->isChance() && $hold->untilEpoch <= $planned->startEpoch && ($longest === null || $hold->untilEpoch > $longest->untilEpoch)) {
-                    $longest = $hold;
-                }
-            }
-            $last = $nights === [] ? null : $nights[count($nights) - 1];
-            if ($longest === null || $longest->untilEpoch - $longest->fromEpoch < self::A_NIGHT || ($last !== null && $longest->untilEpoch <= $last->untilEpoch)) {
-                continue;
-            }
-            $nights[] = new Night($longest->fromEpoch, $longest->untilEpoch, $plan->context->pieceName($planned->step->pieceId), $longest->because);
-        }
-
-        return $nights;
     }
 }

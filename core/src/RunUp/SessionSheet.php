@@ -22,8 +22,25 @@ final readonly class SessionSheet
     /** @var list<RunsOn> soonest first */
     public array $clocks;
 
+    /**
+     * One of the sessions as it is worked.
+     *
+     * @param  int|null  $untilEpoch  when it ends; null: the first
+     * @return self|null null where no session ends then
+     */
+    public static function of(RunUp $run, Plans $plans, ?int $untilEpoch): ?self
+    {
+        foreach ($run->columns as $i => $column) {
+            if ($untilEpoch === null || $column->untilEpoch === $untilEpoch) {
+                return new self($plans, $column->fromEpoch, $column->untilEpoch, $run->columns[$i + 1]->fromEpoch ?? PHP_INT_MAX);
+            }
+        }
+
+        return null;
+    }
+
     /** @param  int  $nextEpoch  when the session after it begins: what is begun before that belongs to this one */
-    public function __construct(Plans $plans, public int $fromEpoch, public int $untilEpoch, int $nextEpoch)
+    private function __construct(Plans $plans, public int $fromEpoch, public int $untilEpoch, int $nextEpoch)
     {
         $steps = [];
         $layOut = new LayOut;

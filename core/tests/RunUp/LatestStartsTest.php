@@ -7,8 +7,8 @@ namespace AmberStep\Core\Tests\RunUp;
 use AmberStep\Core\Drying\Room;
 use AmberStep\Core\Drying\WorkClock;
 use AmberStep\Core\RunUp\Bound;
+use AmberStep\Core\RunUp\ByPlans;
 use AmberStep\Core\RunUp\LatestStarts;
-use AmberStep\Core\RunUp\RunUp;
 use AmberStep\Core\RunUp\Slack;
 use AmberStep\Core\Tests\Support\SetOfBuilds;
 use AmberStep\Core\Timing\Calendar;
@@ -137,7 +137,7 @@ final class LatestStartsTest extends TestCase
             $late = (string) array_key_first($plans->byBuild);
             $due = (int) $plans->byBuild[$late]->finishEpoch() - 2 * 86400;
             $show = Show::on('s', 'Harbour Lights', gmdate('Y-m-d', $due), intdiv($due % 86400, 60), 0, 0, [], new DateTimeZone('UTC'));
-            $run = new RunUp($plans, [$late => $show], $set->calendar, $set->now);
+            $run = ByPlans::of($plans, [$late => $show], $set->calendar, $set->now);
 
             $steps = $minutes = [];
             foreach ($run->columns as $column) {

@@ -13,6 +13,7 @@ use AmberStep\Core\Log\EventKind;
 use AmberStep\Core\Log\Verdict;
 use AmberStep\Core\Plan\Compiler;
 use AmberStep\Core\Plan\Problem;
+use AmberStep\Core\RunUp\ByPlans;
 use AmberStep\Core\RunUp\Candidate;
 use AmberStep\Core\RunUp\Lever;
 use AmberStep\Core\RunUp\Levers;
@@ -126,7 +127,7 @@ final class LeversTest extends TestCase
         $build = (string) array_key_first($plans->byBuild);
         $due = (int) ($plans->byBuild[$build]->finishEpoch() ?? $set->now) - 2 * 86400;
         $shows = [$build => self::show('s', $due)];
-        $run = new RunUp($plans, $shows, $set->calendar, $set->now);
+        $run = ByPlans::of($plans, $shows, $set->calendar, $set->now);
 
         return [new Levers(Compiler::ofTheTrade(), $plans, $set->problems(), $shows, $run->runs, static fn (Candidate $c): Problem => self::posed($set, $c, $set->builds[$c->build]->kit->apply($c->edits)), $set->calendar, $set->bench, new Hints, $set->now), $shows];
     }
@@ -168,6 +169,6 @@ final class LeversTest extends TestCase
         $calendar = $candidate->date === null ? $again->calendar : new Calendar($again->calendar->sessions, $again->calendar->zone, dates: [$candidate->date => $candidate->sessions]);
         $bench = new Bench($again->bench->guns, $again->bench->cabinet, $again->bench->places, array_map(static fn (Show $s): int => $s->dueEpoch, $shows));
 
-        return new RunUp(Compiler::ofTheTrade()->plans($problems, $calendar, $again->now, $bench), $shows, $calendar, $again->now);
+        return ByPlans::of(Compiler::ofTheTrade()->plans($problems, $calendar, $again->now, $bench), $shows, $calendar, $again->now);
     }
 }
