@@ -45,7 +45,7 @@ export function Cost({ before, bench, stale, buildId, at, zone, read }: { before
                 )}
                 {bench.show !== null && moved && (late > 0 ? ` ${late} d late for ${bench.show.name}${late > before.daysLate && before.daysLate > 0 ? `, where it was ${before.daysLate}` : ''}.` : ` Still in time for ${bench.show.name}.`)}
             </p>
-            <div className="stack-row">
+            <div className="bench-cost-presses">
                 {late > before.daysLate && (
                     <Link className="plain-press" to={`/b/${buildId}/runup`}>
                         What would save it
