@@ -85,6 +85,16 @@ final class RunUpTest extends BrowserTestCase
         $this->browser->until(fn (): bool => $this->browser->count('.runup-session[data-date="2026-03-06"]') === 0, 'the session stands');
         $this->browser->press('Take back');
         $this->browser->see('.runup-session[data-date="2026-03-06"]');
+        $this->browser->press('A session more');
+        $this->browser->see('.runup-more select');
+        $this->browser->script('document.querySelector(".runup-more select").focus()');
+        $this->browser->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ENTER);
+        $this->browser->script('document.querySelector(".runup-more input").focus()');
+        $this->browser->keys(WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, '9:30-12', WebDriverKeys::ENTER);
+        $this->browser->see('.runup-session[data-date="2026-03-15"] .runup-day[data-single]');
+        $this->browser->seeText('[data-testid="told"]', 'all plans follow');
+        $this->browser->press('Take back');
+        $this->browser->until(fn (): bool => $this->browser->count('.runup-session[data-date="2026-03-15"]') === 0, 'the session stands');
         $this->browser->press('As a table');
         $this->browser->seeText('.runup-table', 'Fri 6 Mar 19:00–21:00');
         self::assertSame([], $this->browser->axe());

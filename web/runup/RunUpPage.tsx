@@ -17,6 +17,7 @@ import { ChosenSession } from './ChosenSession';
 import { Columns } from './Columns';
 import { MoreRoom } from './MoreRoom';
 import { letters } from './letters';
+import { SessionMore } from './SessionMore';
 import { SessionTable } from './SessionTable';
 import { Shows } from './Shows';
 import { ofTen, Threads } from './Threads';
@@ -114,6 +115,7 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
                         <p className="quiet-line">
                             {by.size > 0 && `${run.builds.filter((b) => b.ready !== null).map((b) => `${by.get(b.id) ?? ''} ${shortName(b.name)}`).join(' · ')}. `}Band: the paint in the gun. Dashed: the time there is.
                         </p>
+                        <SessionMore run={run} today={today} add={(date, sessions) => void change(`evenings/dates/${date}`, { sessions })} />
                     </section>
                     <section className="card runup-card" aria-labelledby="threads">
                         <h2 id="threads">Threads</h2>
