@@ -85,7 +85,7 @@ final class HouseTest extends AppTestCase
             'patterns' => "hull / a, 4, sea grey, hard 90 fiddly to b\nhull / b, 40, slate green",
             'bought-masks' => "canopy / frame, 4, sea grey\ncanopy / panes, 8, pane",
             'liquid-mask' => "hull / a, 40, sea grey, hard 200 to b\nhull / b, 40, slate green",
-            'drying' => "hull / a, 40, sea grey, hard 200 to b, decals\nhull / b, 40, slate green",
+            'drying' => "hull / a, 40, sea grey, hard 200 to b, decals, pin wash, matt\nhull / b, 40, slate green",
             'sanding' => "hull, 60, sea grey\nwing, 60, sea grey\nwing root: hull + wing, seam, before paint, gap 0.2, 9 long",
             'hidden' => 'hull, 60, band yellow',
             'tones' => 'hull, 300, sea grey',
@@ -96,6 +96,8 @@ final class HouseTest extends AppTestCase
         ];
         $other = "hull / a, 60, sea grey, decals, pin wash, matt, hard 90 to b\nhull / b, 40, Garnock Rally Bronze, gloss\nprop, S, interior dark";
         foreach (HouseBook::questions() as $id => $question) {
+            // One build at a time: what others do of an evening bears on none of these.
+            Build::query()->update(['away' => true]);
             $build = $this->send('POST', '/api/builds/blank', ['name' => "House {$id}", 'scale' => 72])->json('build.id');
             $this->send('POST', "/api/builds/{$build}/lines", ['text' => $lines[$id] ?? $other], ['If-Match' => '"1"'])->assertCreated()->assertJsonPath('left', '');
             if ($id === 'cabinet') {
