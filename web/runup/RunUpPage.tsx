@@ -111,7 +111,7 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
                 <div className="runup-half">
                     <section className="card runup-card" aria-labelledby="sessions">
                         <h2 id="sessions">Sessions</h2>
-                        {table ? <SessionTable run={run} zone={zone} /> : <Columns run={run} letters={by} zone={zone} chosen={column?.from} choose={choose} drop={(one) => { choose(one.from); drop(one); }} />}
+                        {table ? <SessionTable run={run} zone={zone} now={now} /> : <Columns run={run} letters={by} zone={zone} chosen={column?.from} choose={choose} drop={(one) => { choose(one.from); drop(one); }} />}
                         <p className="quiet-line">
                             {by.size > 0 && `${run.builds.filter((b) => b.ready !== null).map((b) => `${by.get(b.id) ?? ''} ${shortName(b.name)}`).join(' · ')}. `}Band: the paint in the gun. Dashed: the time there is.
                         </p>
@@ -123,7 +123,7 @@ export default function RunUpPage({ buildId }: { buildId: string }): ReactElemen
                         {run.soonest !== null && run.columns.length > 0 && <p className="quiet-line">{ofBest(run, now, zone)}</p>}
                     </section>
                     <div className="runup-print">
-                        <SessionTable run={run} zone={zone} />
+                        <SessionTable run={run} zone={zone} now={now} />
                     </div>
                     <Shows key={JSON.stringify(said.shows)} shows={said.shows} builds={run.builds} set={(shows) => void change('shows', { shows })} />
                 </div>
