@@ -16,7 +16,7 @@ export function SessionMore({ run, today, add }: { run: RunUp; today: string; ad
     const right = sessions !== null && sessions.length > 0;
     if (!open) {
         return (
-            <Button data-small onClick={() => turn(true)} disabled={free.length === 0}>
+            <Button data-small className="runup-add" onClick={() => turn(true)} disabled={free.length === 0}>
                 A session more
             </Button>
         );

@@ -37,24 +37,24 @@ final class LeversTest extends TestCase
 
     private const EVERY = 3;
 
-    private const TWENTIETHS = 5;
+    private const PARTS = 5;
 
     /** @var array<string, int> how often each kind was taken */
     private static array $kinds = [];
 
     /** @return iterable<string, array{int}> */
-    public static function twentieths(): iterable
+    public static function parts(): iterable
     {
-        foreach (range(0, self::TWENTIETHS - 1) as $part) {
+        foreach (range(0, self::PARTS - 1) as $part) {
             yield 'part '.($part + 1) => [$part];
         }
     }
 
-    #[DataProvider('twentieths')]
+    #[DataProvider('parts')]
     public function test_what_a_lever_promises_is_what_comes_of_it(int $part): void
     {
         $taken = 0;
-        for ($seed = 1, $sets = 0; $sets < self::SETS / self::TWENTIETHS; $seed++) {
+        for ($seed = 1, $sets = 0; $sets < self::SETS / self::PARTS; $seed++) {
             $set = self::set(1000 * $part + $seed);
             if (count($set->builds) > ($sets % self::EVERY === 0 ? self::MOST : 1)) {
                 continue;
@@ -77,7 +77,7 @@ final class LeversTest extends TestCase
                 $taken++;
             }
         }
-        self::assertGreaterThan(self::SETS / self::TWENTIETHS, $taken);
+        self::assertGreaterThan(self::SETS / self::PARTS, $taken);
     }
 
     public function test_a_flaw_taken_as_it_is_and_a_put_off_taken_back_are_offered_while_they_cost_time(): void
