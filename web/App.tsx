@@ -22,6 +22,7 @@ const FinishPage = lazy(() => import('./log/FinishPage'));
 const BookletPage = lazy(() => import('./booklet/BookletPage'));
 const BreakdownPage = lazy(() => import('./breakdown/BreakdownPage'));
 const MixPage = lazy(() => import('./mix/MixPage'));
+const MasksPage = lazy(() => import('./masks/MasksPage'));
 const SurfacePage = lazy(() => import('./surface/SurfacePage'));
 const ListsPage = lazy(() => import('./lists/ListsPage'));
 const LogPage = lazy(() => import('./log/LogPage'));
@@ -35,6 +36,7 @@ const STATIONS = [
     { key: '1', path: 'kit', name: 'Kit' },
     { key: '2', path: 'surface', name: 'Surface' },
     { key: '3', path: 'layers', name: 'Layers' },
+    { key: '4', path: 'masks', name: 'Masks' },
     { key: '5', path: 'mix', name: 'Mix' },
     { key: '6', path: 'bench', name: 'Bench' },
     { key: '7', path: 'runup', name: 'Run-up' },
@@ -159,6 +161,7 @@ function Screen(): ReactElement {
                     {here !== undefined && !damaged && station === 'breakdown' && <BreakdownPage key={here.id} buildId={here.id} />}
                     {here !== undefined && !damaged && station === 'mix' && <MixPage key={here.id} buildId={here.id} />}
                     {here !== undefined && !damaged && station === 'surface' && <SurfacePage key={here.id} buildId={here.id} />}
+                    {here !== undefined && !damaged && station === 'masks' && <MasksPage key={here.id} buildId={here.id} />}
                     {here !== undefined && !damaged && station === 'lists' && <ListsPage key={here.id} buildId={here.id} />}
                     {here !== undefined && !damaged && station === 'log' && <LogPage key={here.id} buildId={here.id} />}
                 </Suspense>

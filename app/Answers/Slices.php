@@ -12,6 +12,7 @@ use App\Http\Presenters\BookletPresenter;
 use App\Http\Presenters\BreakdownPresenter;
 use App\Http\Presenters\FindPresenter;
 use App\Http\Presenters\KitPresenter;
+use App\Http\Presenters\MasksPresenter;
 use App\Http\Presenters\MixBenchPresenter;
 use App\Http\Presenters\MixPresenter;
 use App\Http\Presenters\PlanPresenter;
@@ -28,13 +29,13 @@ final readonly class Slices
 {
     private const USUAL_MINUTES = 90;
 
-    public const ALL = ['bench', 'frame', 'plan', 'find', 'surface', 'mix', 'used', 'sprayings', 'breakdown', 'booklet', 'lists'];
+    public const ALL = ['bench', 'frame', 'plan', 'find', 'surface', 'masks', 'mix', 'used', 'sprayings', 'breakdown', 'booklet', 'lists'];
 
     /** Those that are asked after each press. */
     public const FIRST = ['bench', 'frame'];
 
     /** Those that say when something is done: they are worked out again when an evening does not hold it any more. */
-    public const TELLS_TIMES = ['bench', 'plan', 'sprayings'];
+    public const TELLS_TIMES = ['bench', 'plan', 'masks', 'sprayings'];
 
     public function __construct(private Changer $changer, private Grits $grits, private Shows $shows)
     {
@@ -58,6 +59,7 @@ final readonly class Slices
             'plan' => $name + PlanPresenter::plan($plan) + $this->undoable($loaded),
             'find' => $name + ['things' => FindPresenter::things($plan)],
             'surface' => $name + SurfacePresenter::page($plan, $this->grits->owned()) + $this->undoable($loaded),
+            'masks' => $name + MasksPresenter::page($plan) + $this->undoable($loaded),
             'mix' => $name + MixBenchPresenter::of($plan),
             'used' => ['used' => (object) UsedOn::of($kit)],
             'sprayings' => ['steps' => MixPresenter::sprayings($plan)],

@@ -1841,6 +1841,399 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/builds/{build}/masks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The story of the masks, a frame a colour; and the orders the colours could be sprayed in. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MasksPage"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/{build}/order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What an order of one's own would cost, and the edits that make the plan follow it. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        order: string[];
+                    };
+                };
+            };
+            responses: {
+                /** @description Priced; nothing is changed. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["OwnOrder"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/soft-edge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** From the width of a soft edge to the roll or card that makes it, and back. */
+        get: {
+            parameters: {
+                query?: {
+                    /** @description wanted, mm */
+                    width?: string;
+                    /** @description its diameter, mm */
+                    roll?: string;
+                    /** @description of a held card, mm */
+                    height?: string;
+                    /** @description of the gun over the mask, degrees */
+                    tilt?: string;
+                    /** @description 72 for 1/72 */
+                    scale?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SoftEdges"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/templates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The templates there are, and what each is measured by. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TemplateList"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/templates/{template}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is worked out from measures, with outlines, figures and the sheet. */
+        get: {
+            parameters: {
+                query?: {
+                    /** @description measures by field, as they are typed: m[small]=18 */
+                    m?: Record<string, never>;
+                    /** @description 72 for 1/72 */
+                    scale?: string;
+                    /** @description mm to the outside */
+                    grow?: string;
+                    /** @description 1 for the other hand */
+                    mirror?: string;
+                    /** @description how many */
+                    copies?: string;
+                    /** @description 1 for one each hand */
+                    pair?: string;
+                    /** @description where it begins, in words */
+                    start?: string;
+                    /** @description width of the sheet, mm */
+                    sheet?: string;
+                };
+                header?: never;
+                path: {
+                    template: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ShapeSheet"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/templates/{template}.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sheet as SVG in mm. */
+        get: {
+            parameters: {
+                query?: {
+                    /** @description measures by field, as they are typed: m[small]=18 */
+                    m?: Record<string, never>;
+                    /** @description 72 for 1/72 */
+                    scale?: string;
+                    /** @description mm to the outside */
+                    grow?: string;
+                    /** @description 1 for the other hand */
+                    mirror?: string;
+                    /** @description how many */
+                    copies?: string;
+                    /** @description 1 for one each hand */
+                    pair?: string;
+                    /** @description where it begins, in words */
+                    start?: string;
+                    /** @description width of the sheet, mm */
+                    sheet?: string;
+                };
+                header?: never;
+                path: {
+                    template: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "image/svg+xml": string;
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/templates/{template}.dxf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sheet as DXF R12 in mm. */
+        get: {
+            parameters: {
+                query?: {
+                    /** @description measures by field, as they are typed: m[small]=18 */
+                    m?: Record<string, never>;
+                    /** @description 72 for 1/72 */
+                    scale?: string;
+                    /** @description mm to the outside */
+                    grow?: string;
+                    /** @description 1 for the other hand */
+                    mirror?: string;
+                    /** @description how many */
+                    copies?: string;
+                    /** @description 1 for one each hand */
+                    pair?: string;
+                    /** @description where it begins, in words */
+                    start?: string;
+                    /** @description width of the sheet, mm */
+                    sheet?: string;
+                };
+                header?: never;
+                path: {
+                    template: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "image/vnd.dxf": string;
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/grits": {
         parameters: {
             query?: never;
@@ -5830,6 +6223,204 @@ export interface components {
             why: string;
             how: string[];
             steps: components["schemas"]["LadderStep"][];
+        };
+        MaskColour: {
+            id: string;
+            name: string;
+            swatch: string | null;
+        };
+        MaskTile: {
+            area: string;
+            name: string;
+            cm2: number;
+            swatch: string | null;
+            colour: string | null;
+            x: number;
+            y: number;
+            w: number;
+            h: number;
+        };
+        MaskPlate: {
+            id: string;
+            name: string;
+            tiles: components["schemas"]["MaskTile"][];
+        };
+        ShownTile: {
+            plate: string;
+            area: string;
+            /** @enum {unknown} */
+            as: "sprayed" | "capped" | "finished" | "done" | "to-come" | "bare";
+            word: string;
+            under: string | null;
+        };
+        MaskLift: {
+            mask: string;
+            name: string;
+            medium: string;
+            at: components["schemas"]["Instant"] | null;
+            isOff: boolean;
+        };
+        MaskFrame: {
+            colour: components["schemas"]["MaskColour"] | null;
+            inside: boolean;
+            coats: number;
+            from: components["schemas"]["Instant"] | null;
+            until: components["schemas"]["Instant"] | null;
+            done: boolean;
+            oneSitting: boolean;
+            tiles: components["schemas"]["ShownTile"][];
+            on: string[];
+            off: components["schemas"]["MaskLift"][];
+            open: string;
+        };
+        MediumWord: {
+            medium: string;
+            word: string;
+            why?: string;
+        };
+        LaidMask: {
+            key: string;
+            step: string | null;
+            name: string;
+            piece: string;
+            pieceId: string;
+            purpose: string;
+            medium: components["schemas"]["MediumWord"];
+            why: string;
+            chosen: boolean;
+            runnerUp: components["schemas"]["MediumWord"] | null;
+            areas: string[];
+            edgeCm: number;
+            cm2: number;
+            minutes: number | null;
+            softMm: number | null;
+            laid: string[];
+            lifted: string[];
+            on: components["schemas"]["Instant"] | null;
+            isOn: boolean;
+            off: components["schemas"]["Instant"] | null;
+            isOff: boolean;
+            latestOff: components["schemas"]["Instant"] | null;
+        };
+        OrderTold: {
+            planned: boolean;
+            order: string[];
+            names: string[];
+            shades: string[];
+            minutes: number;
+            coats: number;
+            masks: number;
+            edgeCm: number;
+            fieldCm2: number;
+            loadings: number;
+            evenings: number;
+            more: number;
+            decides: string;
+        };
+        Orders: {
+            /** @enum {unknown} */
+            rule: "by-cost" | "always" | "own";
+            proven: boolean;
+            boundMinutes: number;
+            entries: components["schemas"]["MaskColour"][];
+            best: components["schemas"]["OrderTold"][];
+            planned: components["schemas"]["OrderTold"];
+        };
+        OwnOrder: {
+            now: components["schemas"]["Instant"];
+            order: components["schemas"]["OrderTold"];
+            against: string[];
+            edits: components["schemas"]["Edit"][];
+        };
+        MasksPage: {
+            now: components["schemas"]["Instant"];
+            build: components["schemas"]["BuildName"];
+            head: {
+                colours: number;
+                masks: number;
+                edgeCm: number;
+                evenings: number;
+            };
+            aspect: number;
+            plates: components["schemas"]["MaskPlate"][];
+            frames: components["schemas"]["MaskFrame"][];
+            masks: components["schemas"]["LaidMask"][];
+            alone: components["schemas"]["MaskColour"][];
+            findings: components["schemas"]["Finding"][];
+            orders: components["schemas"]["Orders"];
+            undoable: components["schemas"]["Undoable"] | null;
+        };
+        TemplateField: {
+            name: string;
+            label: string;
+            unit: string;
+            default: string;
+        };
+        Template: {
+            name: string;
+            title: string;
+            for: string;
+            grows: boolean;
+            fields: components["schemas"]["TemplateField"][];
+        };
+        TemplateList: {
+            now: components["schemas"]["Instant"];
+            templates: components["schemas"]["Template"][];
+        };
+        ShapeBox: {
+            x: number;
+            y: number;
+            w: number;
+            h: number;
+        };
+        ShapeFigure: {
+            name: string;
+            value: number;
+        };
+        ShapeMeasured: {
+            x1: number;
+            y1: number;
+            x2: number;
+            y2: number;
+            text: string;
+        };
+        CutShape: {
+            cuts: string[];
+            marks: string[];
+            box: components["schemas"]["ShapeBox"];
+            figures: components["schemas"]["ShapeFigure"][];
+            measured: components["schemas"]["ShapeMeasured"][];
+            label: string;
+            cm2: number;
+        };
+        NestedSheet: {
+            width: number;
+            height: number;
+            used: number;
+            count: number;
+            shapes: components["schemas"]["CutShape"][];
+        };
+        ShapeSheet: {
+            now: components["schemas"]["Instant"];
+            template: string;
+            title: string;
+            shapes: components["schemas"]["CutShape"][];
+            sheet: components["schemas"]["NestedSheet"];
+        };
+        SoftWay: {
+            /** @enum {unknown} */
+            by: "roll" | "card";
+            rollMm: number | null;
+            standOffMm: number;
+            widthMm: number;
+            movedMm: number;
+            fullMm: number;
+            else: string;
+        };
+        SoftEdges: {
+            now: components["schemas"]["Instant"];
+            ways: components["schemas"]["SoftWay"][];
+            typicalFullMm: number[];
         };
         SurfacePage: {
             now: components["schemas"]["Instant"];

@@ -7,6 +7,7 @@ const KEYS: [string, string][] = [
     ['1', 'Kit: what it is made of, typed in'],
     ['2', 'Surface: every seam, what fills it, and the grits'],
     ['3', 'Layers: the whole finish edge-on, and what the rules find'],
+    ['4', 'Masks: which colour first, and what is covered with what'],
     ['5', 'Mix: how much, in what ratio, and what it will look like'],
     ['6', 'Bench: what to do now'],
     ['7', 'Run-up: all builds on their way to a show'],

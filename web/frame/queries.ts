@@ -1,7 +1,7 @@
 import { focusManager, QueryClient, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
 import { api, Refused } from '../api/client';
-import type { Bench, Booklet, Breakdown, ColourLists, Found, Frame, Kit, LogPage, Mixed, MixOrder, MixPage, Plan, SurfacePage } from '../api/types';
+import type { Bench, Booklet, Breakdown, ColourLists, Found, Frame, Kit, LogPage, MasksPage, Mixed, MixOrder, MixPage, Plan, SurfacePage } from '../api/types';
 import { freeze } from '../api/clock';
 
 const POLL_MS = 15000;
@@ -84,6 +84,10 @@ export function useBooklet(buildId: string): UseQueryResult<Booklet> {
 
 export function useLists(buildId: string): UseQueryResult<ColourLists> {
     return useQuery({ ...READ, queryKey: ['lists', buildId], queryFn: () => api.get<ColourLists>(`builds/${buildId}/lists`) });
+}
+
+export function useMasks(buildId: string): UseQueryResult<MasksPage> {
+    return useQuery({ ...READ, queryKey: ['masks', buildId], queryFn: () => api.get<MasksPage>(`builds/${buildId}/masks`) });
 }
 
 export function useSurface(buildId: string): UseQueryResult<SurfacePage> {

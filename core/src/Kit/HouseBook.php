@@ -56,8 +56,9 @@ final class HouseBook
             'on' => ['On', 'Nothing spills and nothing dries; look before every pass.'],
         ]],
         'light-first' => ['Light or dark first?', 'order of the colours', [
-            'by-cost' => ['By what it costs', 'Metallics and what wants a ground of its own first: their overspray is the dearest to hide. Then light before dark.'],
+            'by-cost' => ['By what it costs', 'The order with the least coats, masks and evenings over the whole model; light before dark where it makes no odds.'],
             'always' => ['Always light first', 'One order to remember, whatever has to be capped for it.'],
+            'own' => ['As I put them', 'Your own order, set at the Masks; what it costs more is said there.'],
         ]],
         'camouflage' => ['How are soft edges made?', 'mask medium, minutes', [
             'held-off' => ['To scale: rolled putty or paper held off', 'The soft edge is as wide as the scale wants, everywhere.'],

@@ -4,46 +4,64 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Layering;
 
+use AmberStep\Core\Colour\Srgb;
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\HouseRules;
-use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Log\ModelState;
+use AmberStep\Core\Masking\Order\BestOrders;
+use AmberStep\Core\Masking\Order\Ordered;
 use AmberStep\Core\Material\Product;
-use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Work\Operation;
 
-/**
- * One order for a build's colours: metallics first, for nothing hides their flakes' overspray; then colours
- * with a ground of their own, whose ground would fall on all the rest; then light before dark; then the
- * user's order.
- */
+/** The one order a build's colours are planned in: the cheapest over the whole model, light before dark, or the user's own (house rule light-first). */
 final readonly class ColourOrder
 {
-    /** @var array<string, int> place by colour id */
+    public Ordered $planned;
+
+    /** @var array<string, int> place by what an entry is known by */
     private array $places;
 
-    public function __construct(Kit $kit, Shelf $shelf, HouseRules $house = new HouseRules)
+    public function __construct(public ModelColours $model, HouseRules $house)
     {
-        $grounded = [];
-        foreach ($kit->areas as $area) {
-            if ($area->intent->ground !== null && $area->intent->colour !== null) {
-                $grounded[$area->intent->colour] = true;
-            }
-        }
-        $colours = $kit->colours;
-        $byCost = $house->says('light-first', 'by-cost');
-        $key = static function (\AmberStep\Core\Kit\Colour $c) use ($shelf, $grounded, $byCost): array {
-            $product = $shelf->find($c->product);
-
-            return ! $byCost ? [0, 0, -round(self::lightness($product)), $c->position, $c->id] : [$product?->isMetallic() === true ? 0 : 1, isset($grounded[$c->id]) ? 0 : 1, -round(self::lightness($product)), $c->position, $c->id];
+        $order = match ($house->position('light-first')) {
+            'by-cost' => BestOrders::planned($model->problem)->order,
+            'own' => self::own($model),
+            default => array_keys($model->entries),
         };
-        usort($colours, static fn ($a, $b): int => $key($a) <=> $key($b));
-        $this->places = array_flip(array_map(static fn ($c): string => $c->id, $colours));
+        $this->planned = Ordered::of($model->problem, $order);
+        $this->places = array_flip(array_map(static fn (int $entry): string => $model->problem->entries[$entry]->id, $order));
     }
 
-    public function place(string $colourId): int
+    /**
+     * How the plan goes on: what was begun comes first, as it was.
+     *
+     * @param  ModelColours  $begun  the same colours, as they are begun
+     */
+    public function goesOn(ModelColours $begun): Ordered
     {
-        return $this->places[$colourId] ?? count($this->places);
+        $left = $this->planned->order;
+        $order = [];
+        $sprayed = 0;
+        // Each in its turn, but for what has to wait for one that is begun.
+        while ($left !== []) {
+            $may = array_filter($left, static fn (int $i): bool => $begun->problem->mayFollow($i, $sprayed));
+            $next = array_key_first($may) ?? array_key_first($left);
+            $order[] = $left[$next];
+            $sprayed |= 1 << $left[$next];
+            unset($left[$next]);
+        }
+
+        return Ordered::of($begun->problem, $order);
+    }
+
+    /** @return list<int> entries as the user has the colours stand, inside before outside */
+    public static function own(ModelColours $model): array
+    {
+        $order = array_keys($model->entries);
+        $key = static fn (int $i): array => [! $model->entries[$i][1], $model->entries[$i][0]->position, $model->entries[$i][0]->id];
+        usort($order, static fn (int $a, int $b): int => $key($a) <=> $key($b));
+
+        return $order;
     }
 
     /**
@@ -53,12 +71,12 @@ final readonly class ColourOrder
      * @param  iterable<Area>  $areas  of one piece and phase
      * @return array<string, int> place by colour id, first sprayed first
      */
-    public function onPiece(iterable $areas, ModelState $surface): array
+    public function onPiece(iterable $areas, ModelState $surface, bool $inside): array
     {
         $places = $begun = [];
         foreach ($areas as $area) {
             $colour = (string) $area->intent->colour;
-            $places[$colour] = $this->place($colour);
+            $places[$colour] = $this->places[ModelColours::key($colour, $inside)] ?? count($this->places);
             $begun[$colour] = ($begun[$colour] ?? false) || $surface->area($area->id)->count(Operation::Colour, $colour) > 0;
         }
         $order = array_keys($places);
@@ -68,15 +86,9 @@ final readonly class ColourOrder
         return array_combine(array_map(strval(...), $order), $places);
     }
 
-    /** CIE L* of a product's swatch, 0 to 100; 50 where it has none. sRGB to D65 Y, then CIE 1976. */
+    /** CIE L* of a product's swatch, 0 to 100; 50 where it has none. */
     public static function lightness(?Product $product): float
     {
-        if ($product?->swatch === null) {
-            return 50;
-        }
-        $linear = static fn (string $hex): float => (static fn (float $c): float => $c <= 0.04045 ? $c / 12.92 : (($c + 0.055) / 1.055) ** 2.4)(hexdec($hex) / 255);
-        $y = 0.2126 * $linear(substr($product->swatch, 1, 2)) + 0.7152 * $linear(substr($product->swatch, 3, 2)) + 0.0722 * $linear(substr($product->swatch, 5, 2));
-
-        return $y > 216 / 24389 ? 116 * $y ** (1 / 3) - 16 : 24389 / 27 * $y;
+        return $product?->swatch === null ? 50 : Srgb::fromHex($product->swatch)->lab()->l;
     }
 }

@@ -39,7 +39,7 @@ final class StepBuilder
         $this->steps = new StepSet;
         $this->pins = new Pins($kit);
         $this->layers = new LayerPlanner($kit, $house, $shelf, new Choice($shelf, $house), $this->pins, $surface);
-        $this->colours = new ColourOrder($kit, $shelf, $house);
+        $this->colours = new ColourOrder(new ModelColours($kit, $house, $shelf, $breakdown, $surface, asBegun: false), $house);
     }
 
     public function build(): StepSet
@@ -74,7 +74,7 @@ final class StepBuilder
         foreach ($phases as $phase => $areas) {
             $this->prepare($piece, $phase, $areas);
             $masks->faces($this->steps, $piece, $phase, $areas);
-            $places = $this->colours->onPiece($areas, $this->surface);
+            $places = $this->colours->onPiece($areas, $this->surface, $phase !== '');
             $this->coats($piece, $phase, $areas, $places);
             $masks->colours($this->steps, $piece, $phase, $areas, $places);
             if ($phase === '') {

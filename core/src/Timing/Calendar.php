@@ -89,7 +89,7 @@ final class Calendar
                 return $start;
             }
             $first ??= $start;
-            if ($minutes > self::LONGEST_SESSION) {
+            if ($minutes > max(self::LONGEST_SESSION, $this->longest() / 60)) {
                 return $first;
             }
         }

@@ -81,7 +81,8 @@ final class Hands
             $sooner = $mix > $was ? max($now, $begin + $was - $mix) : $begin;
             $begin = $sooner < $begin && $this->guns->mixing($i, $sooner) === $mix ? $sooner : $begin;
             $hours = $sprays && $this->bench->places !== [];
-            $takes = $this->takes = $mix + $reserve + $this->sitting->takes($i, $this->seconds($i, $begin), $begin + $mix, $hours ? $this->longestSpray : $this->calendar->longest());
+            // A sitting that no session holds together with the rinsing is begun as if it were none: else it would run over the end.
+            $takes = $this->takes = $mix + $reserve + $this->sitting->takes($i, $this->seconds($i, $begin), $begin + $mix, ($hours ? $this->longestSpray : $this->calendar->longest()) - $mix - $reserve);
             $fit = $this->calendar->earliestFit($begin, ($hours ? min($takes, $this->longestSpray) : $takes) / 60);
             if ($fit === $begin) {
                 return $begin;

@@ -294,8 +294,8 @@ final class HouseEffectsTest extends TestCase
     {
         $kit = ['colours' => ['grey' => 'sea grey', 'green' => 'slate green'], 'areas' => ['side' => ['part' => 'hull', 'cm2' => 200, 'colour' => 'grey'], 'top' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'green']], 'edges' => [['side', 'top', 100, 'hard']], 'pins' => [['operation' => 'mask', 'medium' => 'liquid-mask']]] + self::HULL;
 
-        self::assertEqualsWithDelta(10 * 0.5 + 200 * 0.05, $this->first($this->plan($kit), Operation::Mask)->minutes, 1e-9);
-        self::assertEqualsWithDelta(10 * 0.2 + 1 + 5, $this->first($this->plan($kit, ['liquid-mask' => 'spray']), Operation::Mask)->minutes, 1e-9, 'scoring, one pass, a rinse');
+        self::assertEqualsWithDelta(10 * 0.5 + 200 * 0.05, $this->first($this->plan($kit, ['light-first' => 'always']), Operation::Mask)->minutes, 1e-9);
+        self::assertEqualsWithDelta(10 * 0.2 + 1 + 5, $this->first($this->plan($kit, ['light-first' => 'always', 'liquid-mask' => 'spray']), Operation::Mask)->minutes, 1e-9, 'scoring, one pass, a rinse');
     }
 
     public function test_painted_insignia_take_the_place_of_decals_or_join_them(): void

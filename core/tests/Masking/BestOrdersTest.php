@@ -20,7 +20,9 @@ final class BestOrdersTest extends TestCase
             $best = [];
             foreach (self::permutations(range(0, $n - 1)) as $order) {
                 if ($drawn->isAllowed($order)) {
-                    $best[] = min(array_map(static fn (array $extra): float => $drawn->minutes($order, $extra), count($drawn->problem->shades) > 1 ? [[], [1], [2], [1, 2]] : [[]]));
+                    // What is sprayed between on pieces that have nothing to do with it makes no other order.
+                    $same = $drawn->mark($order);
+                    $best[$same] = min($best[$same] ?? INF, ...array_map(static fn (array $extra): float => $drawn->minutes($order, $extra), count($drawn->problem->shades) > 1 ? [[], [1], [2], [1, 2]] : [[]]));
                 }
             }
             sort($best);
@@ -38,15 +40,19 @@ final class BestOrdersTest extends TestCase
 
     public function test_above_twelve_colours_it_is_the_best_found_between_the_bound_and_what_the_cheapest_stage_first_would_cost(): void
     {
-        foreach (range(1, 5) as $seed) {
-            $drawn = new DrawnOrder($seed, 14);
+        $wide = 0;
+        foreach (range(1, 12) as $seed) {
+            $drawn = new DrawnOrder($seed, 14, 60);
             $found = new BestOrders($drawn->problem);
-
-            self::assertFalse($found->isProven);
+            if ($found->isProven) {
+                continue;
+            }
+            $wide++;
             self::assertGreaterThan($found->bound, $found->orders[0]->minutes);
             self::assertLessThanOrEqual(Ordered::of($drawn->problem, range(0, 13))->minutes, $found->orders[0]->minutes);
             self::assertSame([], Ordered::broken($drawn->problem, $found->orders[0]->order));
         }
+        self::assertGreaterThan(4, $wide, 'some of them hang together whole');
     }
 
     public function test_at_eight_colours_what_is_found_without_proof_is_near_what_is_proven(): void

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Plan;
 
+use AmberStep\Core\Kit\Breakdown;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Layering\ColourOrder;
+use AmberStep\Core\Layering\ModelColours;
+use AmberStep\Core\Log\ModelState;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Step\Step;
@@ -139,14 +142,26 @@ final class MasksTest extends TestCase
         self::assertSame(['up' => 'paper-tape'], self::caps($build, $build->plan()));
     }
 
-    public function test_metallics_first_then_grounded_then_light_before_dark(): void
+    public function test_the_cheapest_order_is_planned_always_light_first_or_the_own(): void
     {
-        $build = new Build(['kit' => ['parts' => ['hull' => 'styrene'], 'colours' => ['green' => 'slate green', 'pale' => 'pale grey', 'bronze' => 'lacquer bronze', 'yellow' => 'band yellow', 'white' => 'ground white'], 'areas' => ['band' => ['part' => 'hull', 'colour' => 'yellow', 'ground' => 'white']]]]);
-        $order = new ColourOrder($build->kit, $build->shelf);
-        $names = ['green', 'pale', 'bronze', 'yellow', 'white'];
-        usort($names, fn (string $a, string $b): int => $order->place($build->id('colour '.$a)) <=> $order->place($build->id('colour '.$b)));
+        $kit = static fn (string $rule): array => ['house' => ['light-first' => $rule], 'kit' => ['parts' => ['hull' => 'styrene', 'spat' => 'styrene'], 'colours' => ['green' => 'slate green', 'bronze' => 'lacquer bronze', 'pale' => 'pale grey'], 'areas' => ['low' => ['part' => 'hull', 'colour' => 'pale', 'cm2' => 40], 'up' => ['part' => 'hull', 'colour' => 'green', 'cm2' => 40], 'cover' => ['part' => 'spat', 'colour' => 'bronze']], 'edges' => [['low', 'up', 200]]]];
 
-        self::assertSame(['bronze', 'yellow', 'white', 'pale', 'green'], $names);
+        // Green first would cost the pale grey coats; where bronze goes makes no odds, and metallics then go first.
+        self::assertSame(['bronze', 'pale', 'green'], self::order($kit('by-cost')));
+        self::assertSame(['pale', 'bronze', 'green'], self::order($kit('always')));
+        self::assertSame(['green', 'bronze', 'pale'], self::order($kit('own')));
+    }
+
+    /**
+     * @param  array<string, mixed>  $build
+     * @return list<string>
+     */
+    private static function order(array $build): array
+    {
+        $build = new Build($build);
+        $model = new ModelColours($build->kit, $build->kit->house, $build->shelf, new Breakdown($build->kit, $build->kit->house), new ModelState);
+
+        return array_map(static fn (int $e): string => $model->entries[$e][0]->name, (new ColourOrder($model, $build->kit->house))->planned->order);
     }
 
     #[DataProvider('swatches')]

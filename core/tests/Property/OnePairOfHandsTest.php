@@ -361,7 +361,7 @@ final class OnePairOfHandsTest extends TestCase
         }
         self::assertGreaterThan(10000, $steps);
         // Coats further apart than they were in the plan's order are two films and not one: that is found by walking, and learnt.
-        self::assertLessThanOrEqual(2, $unheard);
+        self::assertLessThanOrEqual($steps / 4000, $unheard);
     }
 
     public function test_seen_from_one_build_the_others_are_timed_as_by_their_own_rules(): void

@@ -89,7 +89,7 @@ final class DrawingCasesTest extends TestCase
 
     public function test_findings_stand_on_the_layers_and_masks_they_are_about(): void
     {
-        $build = new Build(['kit' => ['parts' => ['hull' => 'styrene'], 'colours' => ['bronze' => 'lacquer bronze', 'red' => 'lacquer red'], 'areas' => ['a' => ['part' => 'hull', 'colour' => 'bronze'], 'b' => ['part' => 'hull', 'colour' => 'red']], 'edges' => [['a', 'b', 100, 'soft']]]]);
+        $build = new Build(['house' => ['light-first' => 'always'], 'kit' => ['parts' => ['hull' => 'styrene'], 'colours' => ['bronze' => 'lacquer bronze', 'red' => 'lacquer red'], 'areas' => ['a' => ['part' => 'hull', 'colour' => 'bronze'], 'b' => ['part' => 'hull', 'colour' => 'red']], 'edges' => [['a', 'b', 100, 'soft']]]]);
         $plan = $build->plan();
         $section = Section::of($plan);
         $finding = array_values(array_filter($plan->findings, static fn ($f): bool => $f->rule === 'mask-reacts'))[0];

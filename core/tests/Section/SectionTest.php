@@ -35,7 +35,7 @@ final class SectionTest extends TestCase
         $build = new Build(['kit' => [
             'parts' => ['hull' => 'styrene', 'float' => 'styrene'],
             'colours' => ['grey' => 'sea grey', 'green' => 'slate green'],
-            'areas' => ['upper' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'grey'], 'float top' => ['part' => 'float', 'cm2' => 9, 'colour' => 'grey'], 'lower' => ['part' => 'hull', 'cm2' => 30, 'colour' => 'green']],
+            'areas' => ['upper' => ['part' => 'hull', 'cm2' => 30, 'colour' => 'grey'], 'float top' => ['part' => 'float', 'cm2' => 9, 'colour' => 'grey'], 'lower' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'green']],
             'edges' => [['upper', 'lower', 120, 'hard']],
         ]]);
         $section = Section::of($build->plan());
@@ -52,7 +52,7 @@ final class SectionTest extends TestCase
     {
         $build = new Build(['now' => '2026-03-02 20:00', 'kit' => [
             'parts' => ['hull' => 'styrene'], 'colours' => ['grey' => 'sea grey'],
-            'areas' => ['upper' => ['part' => 'hull', 'cm2' => 40, 'colour' => 'grey']],
+            'areas' => ['upper' => ['part' => 'hull', 'cm2' => 30, 'colour' => 'grey']],
         ], 'house' => ['primer' => 'never'], 'log' => [['at' => '19:55', 'do' => 'colour', 'on' => ['upper'], 'for' => 'grey', 'with' => 'sea grey', 'coat' => 'mist']]]);
         $section = Section::of($build->plan());
 

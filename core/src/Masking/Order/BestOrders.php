@@ -7,15 +7,15 @@ namespace AmberStep\Core\Masking\Order;
 use SplPriorityQueue;
 
 /**
- * The best orders of colours: proven to twelve colours by dynamic programming over what was sprayed and what last, above
- * that the best found, with a bound below which none is.
+ * The best orders of colours, each part of the model for itself: proven to twelve colours of a part by dynamic programming
+ * over what was sprayed and what last, above that the best found, with a bound below which none is.
  */
 final readonly class BestOrders
 {
-    /** Colours up to which it is proven. */
+    /** Colours of a part up to which it is proven. */
     public const PROVEN = 12;
 
-    /** @var list<Ordered> the best first */
+    /** @var list<Ordered> the best first; two differ in which of two colours of one piece is sprayed first */
     public array $orders;
 
     public bool $isProven;
@@ -25,94 +25,177 @@ final readonly class BestOrders
 
     public function __construct(OrderProblem $problem, int $many = 3)
     {
-        $this->isProven = $problem->count() <= self::PROVEN;
-        $orders = [];
-        foreach ($problem->shadeSets() as $shades) {
-            array_push($orders, ...($this->isProven ? self::proven($problem, $shades, $many) : [(new NearOrder($problem, $shades))->found()]));
-        }
-        usort($orders, static fn (Ordered $a, Ordered $b): int => [$a->minutes, $a->shades, $a->order] <=> [$b->minutes, $b->shades, $b->order]);
-        // One order is told once, with the shades under which it is best.
+        $parts = $problem->parts();
+        $this->isProven = array_filter($parts, static fn (array $part): bool => $part[1]->count() > self::PROVEN) === [];
         $told = [];
-        foreach ($orders as $one) {
-            $told[implode(' ', $one->order)] ??= $one;
+        foreach (self::shadeSets($problem) as $shades) {
+            $ways = [[0.0, []]];
+            foreach ($parts as [$entries, $part]) {
+                $of = $part->count() <= self::PROVEN ? self::first($part, $shades, $many) : [(new NearOrder($part, $shades))->found()];
+                $ways = self::combined($ways, $of, $entries, $many);
+            }
+            foreach ($ways as [, $lists]) {
+                $one = Ordered::of($problem, self::merged($problem, $lists), $shades);
+                $key = self::matters($problem, $one->order);
+                // One order is told once, with the shades under which it is best.
+                $told[$key] = isset($told[$key]) && $told[$key]->minutes <= $one->minutes + 1e-6 ? $told[$key] : $one;
+            }
         }
-        $this->orders = array_slice(array_values($told), 0, $many);
+        usort($told, static fn (Ordered $a, Ordered $b): int => [round($a->minutes, 6), $a->shades, $a->order] <=> [round($b->minutes, 6), $b->shades, $b->order]);
+        $this->orders = $problem->count() === 0 ? [] : array_slice($told, 0, $many);
         $this->bound = $this->isProven ? ($this->orders[0]->minutes ?? 0.0) : NearOrder::bound($problem);
     }
 
-    /** @return list<Ordered> */
-    private static function proven(OrderProblem $problem, int $shades, int $many): array
+    /**
+     * Sets of shades besides the own that may pay: each that saves an area a coat.
+     *
+     * @return list<int> as bits, the own shades alone first
+     */
+    private static function shadeSets(OrderProblem $problem): array
     {
-        $n = $problem->count();
-        if ($n === 0) {
-            return [];
-        }
-        $all = $problem->all();
-        $change = [];
-        for ($last = 0; $last < $n; $last++) {
-            for ($next = 0; $next < $n; $next++) {
-                $change[$last][$next] = $problem->change($last, $next);
-            }
-        }
-        // By what was sprayed and what last, the least that is to come; from the whole model back.
-        $rest = array_fill(0, $all + 1, []);
-        $rest[$all] = array_fill(0, $n, 0.0);
-        $stages = [];
-        for ($sprayed = $all - 1; $sprayed >= 0; $sprayed--) {
-            $steps = [];
-            for ($next = 0; $next < $n; $next++) {
-                if (($sprayed >> $next & 1) === 0 && $problem->mayFollow($next, $sprayed) && isset($rest[$sprayed | 1 << $next][$next])) {
-                    $stages[$sprayed][$next] = $stage = $problem->stage($next, $sprayed, $shades);
-                    $steps[$next] = $stage + $rest[$sprayed | 1 << $next][$next];
+        $useful = [];
+        foreach ($problem->areas as $area) {
+            foreach ($area->coats as $shade => $coats) {
+                if ($coats < $area->coats[0]) {
+                    $useful[$shade] = 1 << $shade;
                 }
             }
-            for ($last = 0; $last < $n && $steps !== [] && $sprayed > 0; $last++) {
-                if (($sprayed >> $last & 1) === 1) {
-                    $from = $change[$last];
-                    $least = INF;
-                    foreach ($steps as $next => $minutes) {
-                        $minutes += $from[$next];
-                        $least = $minutes < $least ? $minutes : $least;
-                    }
-                    $rest[$sprayed][$last] = $least;
-                }
+        }
+        $sets = [1];
+        foreach ($useful as $bit) {
+            foreach ($sets as $set) {
+                $sets[] = $set | $bit;
             }
         }
 
-        return self::first($problem, $shades, $many, $rest, $stages, $change);
+        return $sets;
+    }
+
+    /**
+     * @param  list<array{float, list<list<int>>}>  $ways  minutes, and an order of each part so far
+     * @param  list<Ordered>  $of  one part more
+     * @param  list<int>  $entries  of it
+     * @return list<array{float, list<list<int>>}>
+     */
+    private static function combined(array $ways, array $of, array $entries, int $many): array
+    {
+        $all = [];
+        foreach ($ways as [$minutes, $lists]) {
+            foreach ($of as $one) {
+                $all[] = [$minutes + $one->minutes, [...$lists, array_map(static fn (int $i): int => $entries[$i], $one->order)]];
+            }
+        }
+        usort($all, static fn (array $a, array $b): int => [round($a[0], 6), $a[1]] <=> [round($b[0], 6), $b[1]]);
+
+        return array_slice($all, 0, $many);
+    }
+
+    /**
+     * The orders of the parts as one: of those whose turn it is the first in the problem's own list, and a paint that is in
+     * the gun is sprayed on.
+     *
+     * @param  list<list<int>>  $lists
+     * @return list<int>
+     */
+    private static function merged(OrderProblem $problem, array $lists): array
+    {
+        $order = [];
+        while (($lists = array_values(array_filter($lists, static fn (array $l): bool => $l !== []))) !== []) {
+            $heads = array_map(static fn (array $l): int => $l[0], $lists);
+            $which = (int) array_search(min($heads), $heads, true);
+            $paint = $problem->entries[$heads[$which]]->paint;
+            do {
+                $order[] = $lists[$which][0];
+                $lists[$which] = array_slice($lists[$which], 1);
+            } while ($lists[$which] !== [] && $problem->entries[$lists[$which][0]]->paint === $paint);
+        }
+
+        return $order;
+    }
+
+    /**
+     * Whether an order that goes on so is the one told of all that differ only in what has nothing to do with one another:
+     * no later entry of the list could change places with the next. Next to a paint that returns it matters what is between.
+     *
+     * @param  list<int>  $order
+     */
+    private static function isFirstOfItsKind(array $order, int $next, OrderProblem $problem): bool
+    {
+        for ($i = count($order) - 1; $i >= 0 && ! $problem->hangTogether($order[$i], $next) && ! $problem->returns($order[$i]) && ! $problem->returns($next); $i--) {
+            if ($order[$i] > $next) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * The order to plan by: of the cheapest the one nearest to the problem's own list, under the primers the pieces have.
+     */
+    public static function planned(OrderProblem $problem): Ordered
+    {
+        $lists = [];
+        foreach ($problem->parts() as [$entries, $part]) {
+            $order = $part->count() <= self::PROVEN ? (new ToCome($part, 1))->nearest() : (new NearOrder($part, 1))->found()->order;
+            $lists[] = array_map(static fn (int $i): int => $entries[$i], $order);
+        }
+
+        return Ordered::of($problem, self::merged($problem, $lists));
     }
 
     /**
      * From the front, always going on with what promises least: as what is to come is known exactly, whole orders come out
-     * the best first.
+     * the best first; among equals the one that keeps to the list.
      *
-     * @param  array<int, array<int, float>>  $rest
-     * @param  array<int, array<int, float>>  $stages
-     * @param  array<int, array<int, float>>  $change
      * @return list<Ordered>
      */
-    private static function first(OrderProblem $problem, int $shades, int $many, array $rest, array $stages, array $change): array
+    private static function first(OrderProblem $problem, int $shades, int $many): array
     {
+        $toCome = new ToCome($problem, $shades);
         $queue = new SplPriorityQueue;
         $queue->setExtractFlags(SplPriorityQueue::EXTR_DATA);
-        $queue->insert([[], 0, 0.0], 0.0);
+        $queue->insert([[], 0, 0.0, ''], [0.0, '']);
         $found = [];
         while (! $queue->isEmpty() && count($found) < $many) {
-            /** @var array{list<int>, int, float} $way */
+            /** @var array{list<int>, int, float, string} $way */
             $way = $queue->extract();
-            [$order, $sprayed, $minutes] = $way;
+            [$order, $sprayed, $minutes, $mark] = $way;
             if ($sprayed === $problem->all()) {
-                $found[] = Ordered::of($problem, $order, $shades);
+                $found[self::matters($problem, $order)] ??= Ordered::of($problem, $order, $shades);
 
                 continue;
             }
             $last = $order[count($order) - 1] ?? null;
-            foreach ($stages[$sprayed] ?? [] as $next => $stage) {
-                $on = $minutes + $stage + ($last === null ? OrderProblem::LOAD : $change[$last][$next]);
-                $queue->insert([[...$order, $next], $sprayed | 1 << $next, $on], -($on + ($rest[$sprayed | 1 << $next][$next] ?? 0.0)));
+            foreach (array_keys($toCome->stages[$sprayed] ?? []) as $next) {
+                if (! self::isFirstOfItsKind($order, $next, $problem)) {
+                    continue;
+                }
+                $on = $minutes + $toCome->step($last, $next, $sprayed);
+                $itsMark = $mark.chr(127 - $next);
+                $queue->insert([[...$order, $next], $sprayed | 1 << $next, $on, $itsMark], [-round($on + $toCome->after($next, $sprayed), 6), $itsMark]);
             }
         }
 
-        return $found;
+        return array_values($found);
+    }
+
+    /**
+     * What of an order matters: of two that hang together, which is first.
+     *
+     * @param  list<int>  $order
+     */
+    public static function matters(OrderProblem $problem, array $order): string
+    {
+        $place = array_flip($order);
+        ksort($place);
+        $mark = '';
+        foreach ($place as $a => $at) {
+            foreach ($place as $b => $then) {
+                $mark .= $a < $b && $problem->hangTogether($a, $b) ? ($at < $then ? '<' : '>') : '.';
+            }
+        }
+
+        return $mark;
     }
 }

@@ -34,7 +34,7 @@ final readonly class Ordered
         foreach ($order as $entry) {
             $minutes += $problem->change($last, $entry) + $problem->stage($entry, $sprayed, $shades);
             $changes += $last !== null && $problem->entries[$last]->paint === $problem->entries[$entry]->paint ? 0 : 1;
-            $waits += $problem->waits($last, $entry) ? 1 : 0;
+            $waits += $problem->waits($entry, $sprayed) ? 1 : 0;
             $later = $problem->all() & ~$sprayed & ~(1 << $entry);
             foreach ($problem->patchesOf($entry) as $i => $patch) {
                 $coats += $problem->coats($entry, $i, $sprayed, $shades);

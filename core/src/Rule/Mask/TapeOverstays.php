@@ -32,6 +32,9 @@ final class TapeOverstays implements Judges
     /** Minutes. */
     private const A_DAY = 1440.0;
 
+    /** Minutes it takes to come to it: what was laid first thing one evening comes off first thing in the next. */
+    private const JUST_SAT_DOWN = 5;
+
     public function id(): string
     {
         return 'tape-overstays';
@@ -58,7 +61,7 @@ final class TapeOverstays implements Judges
             // The cover behind the edge may be what has to come off first (house rule).
             $cover = Cover::with($step, $context->house);
             $medium = $cover !== null && $cover->longestStayMinutes($bare) < $medium->longestStayMinutes($bare) ? $cover : $medium;
-            if ($medium === Medium::HeldCard || $stay <= $medium->longestStayMinutes($bare)) {
+            if ($medium === Medium::HeldCard || $stay <= $medium->longestStayMinutes($bare) + self::JUST_SAT_DOWN) {
                 continue;
             }
             yield new Finding($this->id(), Severity::Think, ucfirst($medium->word()).' stays on for '.self::span($stay), "{$medium->word()} on {$context->pieceName($step->pieceId)} should be off after ".Wait::span($medium->longestStayMinutes($bare)).': '.self::leaves($medium).WhySoLong::of($outlook, $planned, (int) $onEpoch, $bare), [$step->pieceId, ...$step->targets], [$step->key], $this->fixes($outlook, $step->key, $step->purpose, $step->pieceId, $bare, $stay, $medium));
