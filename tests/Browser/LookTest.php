@@ -9,7 +9,7 @@ use Tests\Support\BrowserTestCase;
 /** Every view in both surrounds: accessible, and nothing wider than the window. */
 final class LookTest extends BrowserTestCase
 {
-    private const VIEWS = ['kit', 'layers', 'bench', 'log', 'house', 'sheet', 'finish', 'booklet', 'breakdown', 'lists', 'surface', 'mix', 'runup', 'session', 'keep'];
+    private const VIEWS = ['kit', 'layers', 'masks', 'bench', 'log', 'house', 'sheet', 'finish', 'booklet', 'breakdown', 'lists', 'surface', 'mix', 'runup', 'session', 'keep'];
 
     /** Views that tell most on the build with a booklet. */
     private const OF_THE_TRACTOR = ['booklet', 'breakdown', 'lists', 'surface', 'finish'];
@@ -19,6 +19,7 @@ final class LookTest extends BrowserTestCase
         'surface' => ['Go round', 'Note a place'],
         'mix' => ['The colour', 'Recipes'],
         'runup' => ['As a table', 'Add a show'],
+        'masks' => ['Shapes'],
         'layers' => ['in microns', 'by stage', 'as a table', 'in order'],
     ];
 

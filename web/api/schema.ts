@@ -2106,7 +2106,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/templates/{template}.svg": {
+    "/api/templates/{template}/sheet.svg": {
         parameters: {
             query?: never;
             header?: never;
@@ -2170,7 +2170,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/templates/{template}.dxf": {
+    "/api/templates/{template}/sheet.dxf": {
         parameters: {
             query?: never;
             header?: never;

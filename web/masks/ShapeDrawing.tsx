@@ -40,7 +40,7 @@ export function SheetDrawing({ sheet }: { sheet: ShapeSheet['sheet'] }): ReactEl
     const high = sheet.height + 10;
 
     return (
-        <div className="shape-true">
+        <div className="shape-true" tabIndex={0} role="group" aria-label="The sheet at true size">
             <svg role="img" aria-label={`The sheet, ${sheet.width} by ${Math.round(sheet.height)} mm, with ${sheet.count} pieces`} style={{ width: `${sheet.width}mm`, height: `${high}mm` }} viewBox={`0 ${-sheet.height} ${sheet.width} ${high}`}>
                 <rect x="0.1" y={-sheet.height + 0.1} width={sheet.width - 0.2} height={sheet.height - 0.2} className="shape-paper" />
                 {sheet.shapes.map((shape, i) => (

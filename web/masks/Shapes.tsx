@@ -107,10 +107,10 @@ function OneShape({ template, data, scale }: { template: Template; data: Masks; 
                         <h3>At true size: {made.sheet.width} by {Math.round(made.sheet.height)} mm</h3>
                         <SheetDrawing sheet={made.sheet} />
                         <div className="finding-presses">
-                            <a className="plain-press" href={`/api/templates/${template.name}.svg?${search}`} download>
+                            <a className="plain-press" href={`/api/templates/${template.name}/sheet.svg?${search}`} download>
                                 SVG in mm
                             </a>
-                            <a className="plain-press" href={`/api/templates/${template.name}.dxf?${search}`} download>
+                            <a className="plain-press" href={`/api/templates/${template.name}/sheet.dxf?${search}`} download>
                                 DXF for a cutter
                             </a>
                             <Button data-small onClick={() => window.print()}>

@@ -17,7 +17,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 final class TemplateCommand extends Speaks
 {
     protected $signature = 'amber:template {name? : a template; without it all are listed} {measures?* : as small=18 large=30 height=14}
-        {--scale= : 72 for 1/72, for lengths "full"} {--grow=0 : mm to the outside} {--mirror : for the other hand} {--copies=1} {--pair : one for each hand} {--start= : where it begins, in words} {--sheet=190 : width of the sheet, mm}
+        {--scale= : 72 for 1/72, for lengths "full"} {--grow=0 : mm to the outside} {--mirror : for the other hand} {--copies=1} {--pair : one for each hand} {--start= : where it begins, in words} {--sheet=180 : width of the sheet, mm}
         {--svg= : write an SVG here} {--dxf= : write a DXF here} {--json : print JSON}';
 
     protected $description = 'A shape of a mask from a few measures, as SVG or DXF';

@@ -64,7 +64,7 @@ final readonly class ShapeController
             throw BadDocument::at('copies', 'is not a whole number', 'count them');
         }
 
-        return new Order(Templates::named($template), $measures, $scale >= 1 ? $scale : null, $number('grow', 0), ($given['mirror'] ?? '') === '1', (int) $copies, ($given['pair'] ?? '') === '1', $start, $number('sheet', 190));
+        return new Order(Templates::named($template), $measures, $scale >= 1 ? $scale : null, $number('grow', 0), ($given['mirror'] ?? '') === '1', (int) $copies, ($given['pair'] ?? '') === '1', $start, $number('sheet', 180));
     }
 
     private static function file(string $bytes, string $type, string $name): Response

@@ -13,7 +13,8 @@ final readonly class Order
 {
     private const COPIES = 60;
 
-    private const A4_WIDE = 190.0;
+    /** mm that both paper sizes have between their margins: wider, and the printer shrinks it. */
+    private const PAPER = 180.0;
 
     /** @var non-empty-list<Shape> one of each */
     public array $shapes;
@@ -28,7 +29,7 @@ final readonly class Order
      *
      * @throws BadDocument
      */
-    public function __construct(public Template $template, array $typed, ?float $scale = null, float $grow = 0.0, public bool $mirror = false, public int $copies = 1, public bool $pair = false, string $start = '', float $width = self::A4_WIDE)
+    public function __construct(public Template $template, array $typed, ?float $scale = null, float $grow = 0.0, public bool $mirror = false, public int $copies = 1, public bool $pair = false, string $start = '', float $width = self::PAPER)
     {
         if ($copies < 1 || $copies > self::COPIES) {
             throw BadDocument::at('copies', 'is out of range', 'give 1 to '.self::COPIES);
@@ -87,7 +88,7 @@ final readonly class Order
         try {
             return TypedNumber::read(trim((string) preg_replace('/\s*(°|%|turns?)\z/u', '', $text)));
         } catch (NotRead $e) {
-            throw BadDocument::at($name, $e->getMessage(), 'write a number, such as 8 or 45');
+            throw BadDocument::at($name, $e->wrong, $e->right);
         }
     }
 }

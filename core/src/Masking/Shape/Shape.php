@@ -39,10 +39,10 @@ final readonly class Shape
         return new self(array_map($place, $this->cuts), array_map($place, $this->marks), $this->figures, [], $this->label);
     }
 
-    /** @return array{float, float, float, float} left, bottom, right, top */
+    /** @return array{float, float, float, float} left, bottom, right, top; with what is marked */
     public function box(): array
     {
-        $boxes = array_map(static fn (Path $p): array => $p->box(), $this->cuts);
+        $boxes = array_map(static fn (Path $p): array => $p->box(), [...$this->cuts, ...$this->marks]);
 
         return [min(array_column($boxes, 0)), min(array_column($boxes, 1)), max(array_column($boxes, 2)), max(array_column($boxes, 3))];
     }

@@ -49,8 +49,8 @@ final class UnmaskWhen implements Judges, OrdersHolds, OrdersSteps
                     if ($step->rank < $unmask->rank) {
                         yield Say::must($step, $unmask, $this, $unmask->n < $unmask->of ? 'The putty stays until the coat beside it is on.' : 'The mask stays until the last colour of the piece is on.');
                     }
-                } elseif (($step->operation === Operation::Inspect && $step->purpose !== Operation::Prime->value) || $step->operation->isVarnish() || $step->operation === Operation::Decal) {
-                    yield Say::must($unmask, $step, $this, 'Once no colour needs it the mask comes off, before clear goes over its edge.');
+                } elseif (($step->operation === Operation::Inspect && $step->purpose !== Operation::Prime->value) || $step->operation->isVarnish() || $step->operation->isWash() || $step->operation === Operation::Decal) {
+                    yield Say::must($unmask, $step, $this, 'Once no colour needs it the mask comes off, before clear or a wash goes over its edge.');
                 }
             }
             $mask = $context->steps->find("{$unmask->target}/mask/{$unmask->purpose}/{$unmask->n}");

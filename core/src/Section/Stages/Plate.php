@@ -37,13 +37,16 @@ final readonly class Plate
         $all = array_sum($cm2);
         $sizes = array_map(static fn (float $one): float => max($one / $all, self::LEAST), $cm2);
         $order = self::alongEdges(array_keys($sizes), $edges);
-        $best = self::laid($order, $sizes, 0.0, 0.0, self::ASPECT, 1.0);
-        $score = self::score($best, $edges);
-        foreach (count($order) <= self::TRY_ALL ? self::permutations($order) : self::swaps($order) as $other) {
-            $tiles = self::laid($other, $sizes, 0.0, 0.0, self::ASPECT, 1.0);
-            $its = self::score($tiles, $edges);
-            if ($its > $score + 1e-9) {
-                [$best, $score] = [$tiles, $its];
+        [$best, $score] = [[], -INF];
+        foreach ([[$order], count($order) <= self::TRY_ALL ? self::permutations($order) : self::swaps($order)] as $orders) {
+            foreach ($orders as $other) {
+                foreach ([null, true, false] as $across) {
+                    $tiles = self::laid($other, $sizes, 0.0, 0.0, self::ASPECT, 1.0, $across);
+                    $its = self::score($tiles, $edges);
+                    if ($its > $score + 1e-9) {
+                        [$best, $score] = [$tiles, $its];
+                    }
+                }
             }
         }
         $this->tiles = $best;
@@ -78,13 +81,14 @@ final readonly class Plate
     }
 
     /**
-     * The list cut where its halves are most alike in size, across the longer side, and so on.
+     * The list cut where its halves are most alike in size, and so on: across the longer side, or one way and then the other.
      *
      * @param  non-empty-list<string>  $ids
      * @param  array<string, float>  $sizes
+     * @param  bool|null  $across  null: the longer side decides each time
      * @return array<string, array{float, float, float, float}>
      */
-    private static function laid(array $ids, array $sizes, float $x, float $y, float $w, float $h): array
+    private static function laid(array $ids, array $sizes, float $x, float $y, float $w, float $h, ?bool $across): array
     {
         if (count($ids) === 1) {
             return [$ids[0] => [$x, $y, $w, $h]];
@@ -102,9 +106,11 @@ final readonly class Plate
         /** @var non-empty-list<string> $rest */
         $rest = array_slice($ids, $cut);
 
-        return $w >= $h
-            ? self::laid($first, $sizes, $x, $y, $w * $share, $h) + self::laid($rest, $sizes, $x + $w * $share, $y, $w * (1 - $share), $h)
-            : self::laid($first, $sizes, $x, $y, $w, $h * $share) + self::laid($rest, $sizes, $x, $y + $h * $share, $w, $h * (1 - $share));
+        $next = $across === null ? null : ! $across;
+
+        return $across ?? $w >= $h
+            ? self::laid($first, $sizes, $x, $y, $w * $share, $h, $next) + self::laid($rest, $sizes, $x + $w * $share, $y, $w * (1 - $share), $h, $next)
+            : self::laid($first, $sizes, $x, $y, $w, $h * $share, $next) + self::laid($rest, $sizes, $x, $y + $h * $share, $w, $h * (1 - $share), $next);
     }
 
     /**

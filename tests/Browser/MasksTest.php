@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+use Tests\Support\BrowserTestCase;
+use Tests\Support\PdfLines;
+
+/** The masks: an order of one's own priced and taken, a soft edge from either end, and a spiral cut at its true size. */
+final class MasksTest extends BrowserTestCase
+{
+    private function open(string $build, string $more = ''): void
+    {
+        $id = array_column($this->server->request('GET', '/api/frame')[1]['builds'], 'id', 'name')[$build];
+        $this->browser->driver->get($this->server->address()."/b/{$id}/masks{$more}");
+        $this->browser->see('.card');
+    }
+
+    public function test_the_station_has_its_key_and_tells_the_story_frame_by_frame(): void
+    {
+        $this->open('Corvane S.4 Shearwater');
+        $this->browser->keys('6');
+        $this->browser->see('[data-testid="done"]');
+        $this->browser->keys('4');
+        $this->browser->seeText('.mask-frame[data-next] h3', 'sea grey');
+        self::assertSame(7, $this->browser->count('.mask-frame'));
+        $label = $this->browser->script('return document.querySelector(".mask-frame:nth-child(6) svg").getAttribute("aria-label")');
+        self::assertStringContainsString('upper hull in grey capped under rolled putty', (string) $label);
+        $this->browser->press('upper hull in grey, wing top in grey and tailplane');
+        $this->browser->seeText('[data-testid="mask-panel"]', 'not pressed down');
+        $this->browser->seeText('[data-testid="mask-panel"]', 'held card');
+        self::assertSame([], $this->browser->axe());
+    }
+
+    public function test_an_order_of_ones_own_is_priced_by_keys_taken_and_taken_back(): void
+    {
+        $this->open('Torsay');
+        $this->browser->seeText('.orders-table tr[data-planned]', 'planned');
+        $this->browser->script('document.querySelectorAll(".movable button")[0].focus()');
+        $name = $this->browser->text('.movable li:nth-child(1) button');
+        $this->browser->keys(WebDriverKeys::ARROW_RIGHT);
+        $this->browser->keys(WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT);
+        $this->browser->until(fn (): bool => $this->browser->text('.movable li:nth-child(6) button') === $name, 'it is not moved to the end');
+        $this->browser->seeText('[data-testid="take-order"]', 'min more than the best');
+        $this->browser->click('[data-testid="take-order"]');
+        $this->browser->click('[data-testid="apply-fix"]');
+        $this->browser->seeText('.orders-head', 'by your own order');
+        $this->browser->seeText('.orders-table tr[data-planned]', 'more');
+        self::assertSame([], $this->browser->axe());
+        $this->browser->click('[data-testid="undo"]');
+        $this->browser->seeText('.orders-head', 'the cheapest');
+    }
+
+    public function test_an_order_that_a_must_stands_against_says_which(): void
+    {
+        $this->open('Corvane S.4 Shearwater');
+        $this->browser->see('.movable button');
+        $this->browser->script('document.querySelectorAll(".movable button")[0].focus()');
+        $this->browser->keys(WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT);
+        $this->browser->seeText('.orders-against', 'seat leather');
+        self::assertSame(0, $this->browser->count('[data-testid="take-order"]'));
+        $this->browser->press('Back to the plan’s');
+        $this->browser->until(fn (): bool => $this->browser->count('.orders-against') === 0, 'it still stands against');
+    }
+
+    public function test_a_soft_edge_goes_from_the_wanted_width_to_a_roll_and_back(): void
+    {
+        $this->open('Corvane S.4 Shearwater');
+        $this->browser->seeText('[data-testid="soft-ways"]', 'Roll of 8 mm');
+        $this->browser->click('.soft-fields input');
+        $this->browser->keys(WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, '1');
+        $this->browser->seeText('[data-testid="soft-ways"]', 'Roll of 4 mm: 1 mm wide (72 mm full size), 2 mm from where the roll touches.');
+        $this->browser->press('The roll I have');
+        $this->browser->click('.soft-fields input');
+        $this->browser->keys(WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, '6');
+        $this->browser->keys(WebDriverKeys::TAB);
+        $this->browser->keys(WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, '30');
+        $this->browser->seeText('[data-testid="soft-ways"]', 'Roll of 6 mm: 3 mm wide (216 mm full size), 5.2 mm from where the roll touches.');
+        $this->browser->keys(WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, '88');
+        $this->browser->seeText('.soft-fields', 'is out of range');
+        self::assertSame('', $this->browser->text('[data-testid="soft-ways"]'));
+    }
+
+    public function test_a_spiral_for_a_spinner_is_cut_and_printed_at_its_true_size(): void
+    {
+        $this->open('Corvane S.4 Shearwater', '?view=shapes&shape=spiral');
+        $this->browser->seeText('[data-testid="shape"]', '141.81');
+        $this->browser->click('.shape-fields input');
+        $this->browser->keys('40');
+        $this->browser->seeText('.shape-fields', 'is not under the large diameter of 30.00 mm');
+        $this->browser->keys(WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, '0.7 in');
+        $this->browser->seeText('[data-testid="shape"]', '22.');
+        $this->browser->keys(WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, '18');
+        $this->browser->seeText('[data-testid="shape"]', '22.85');
+        self::assertSame([], $this->browser->axe());
+
+        // The file as Chromium draws it: its ruler and the spiral between its rims.
+        [$ruler, $around] = $this->browser->script(<<<'JS'
+            const text = await (await fetch(document.querySelector('a[href*="sheet.svg"]').href)).text();
+            const box = document.createElement('div');
+            box.innerHTML = text.slice(text.indexOf('<svg'));
+            document.body.append(box);
+            const mm = 25.4 / 96;
+            const svg = box.querySelector('svg');
+            const scale = svg.getBoundingClientRect().width * mm / svg.viewBox.baseVal.width;
+            const cut = box.querySelector('#CUT path');
+            const found = [box.querySelector('#RULER').getBoundingClientRect().width * mm, cut.getTotalLength() * scale];
+            box.remove();
+            return found;
+            JS);
+        self::assertEqualsWithDelta(50.0, $ruler, 0.05);
+        // Both edges from rim to rim, and 15 mm of either rim in the flat: summed up in small steps.
+        [$inner, $outer, $angle] = [22.8472, 38.0789, 2.47509];
+        $edge = 0.0;
+        for ($i = 0; $i < 10000; $i++) {
+            $edge += hypot(($outer - $inner) / 10000, ($inner + ($outer - $inner) * ($i + 0.5) / 10000) * $angle / 10000);
+        }
+        self::assertEqualsWithDelta(2 * $edge + 15 * (1 + $inner / $outer), $around, 0.05);
+        $lines = PdfLines::of((string) base64_decode((string) $this->browser->print(8.27, 11.69), true));
+        self::assertNotSame([], array_filter($lines, static fn (float $mm): bool => abs($mm - 50.0) < 0.05), 'the ruler of the print is 50 mm');
+    }
+
+    public function test_all_of_it_reads_on_a_tablet_in_the_booth(): void
+    {
+        $this->browser->size(820, 1180);
+        $this->open('Dunmore Type 6');
+        $this->browser->script('localStorage.setItem("amber.surround", "booth")');
+        foreach (['', '?view=shapes&shape=hazard-stripes'] as $view) {
+            $this->open('Dunmore Type 6', $view);
+            $this->browser->until(fn (): bool => $this->browser->script('return document.documentElement.dataset.surround') === 'booth', 'it is not dark');
+            $this->browser->see('.mask-frame, [data-testid="shape"] svg');
+            self::assertSame([], $this->browser->axe());
+            self::assertLessThanOrEqual(820, $this->browser->script('return document.documentElement.scrollWidth'));
+        }
+    }
+}
