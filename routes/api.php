@@ -57,6 +57,7 @@ Route::get('builds/{build}/lists', [BookletController::class, 'lists']);
 Route::get('builds/{build}/breakdown', [BookletController::class, 'breakdown']);
 Route::get('builds/{build}/surface', [SurfaceController::class, 'show']);
 Route::get('builds/{build}/masks', [MaskController::class, 'show']);
+Route::post('builds/{build}/masks/read', [MaskController::class, 'read']);
 Route::post('builds/{build}/order', [MaskController::class, 'order']);
 Route::get('soft-edge', [SoftEdgeController::class, 'show']);
 Route::get('templates', [ShapeController::class, 'index']);

@@ -15,7 +15,7 @@ final class Direction
     public const APP = ['Models', 'Clock', 'Csv', 'Photos', 'Repositories', 'Room', 'Keeping', 'Build', 'Calendar', 'Demo', 'Http/Presenters', 'Answers', 'Search', 'Http', 'Http/Middleware', 'Http/Controllers', 'Console', 'Providers'];
 
     /** Stations stand side by side: none imports another. */
-    public const WEB = [['theme'], ['api'], ['drawing'], ['frame'], ['shared'], ['bench', 'booklet', 'breakdown', 'evenings', 'house', 'keep', 'kit', 'layers', 'lists', 'log', 'mix', 'runup', 'surface'], ['']];
+    public const WEB = [['theme'], ['api'], ['drawing'], ['frame'], ['shared'], ['bench', 'booklet', 'breakdown', 'evenings', 'house', 'keep', 'kit', 'layers', 'lists', 'log', 'mix', 'runup', 'surface', 'masks'], ['']];
 
     /**
      * @param  list<string>  $order  rooms below the namespace, lowest first

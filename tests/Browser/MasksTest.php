@@ -135,4 +135,51 @@ final class MasksTest extends BrowserTestCase
             self::assertLessThanOrEqual(820, $this->browser->script('return document.documentElement.scrollWidth'));
         }
     }
+
+    private function eightPanes(): string
+    {
+        $id = (string) $this->server->request('POST', '/api/builds/blank', ['name' => 'Greenhouse', 'scale' => 48])[1]['build']['id'];
+        $lines = implode("\n", ['canopy / frame, 6, sea grey, matt', ...array_map(static fn (int $n): string => "canopy / pane {$n}, 2, pane", range(1, 8))]);
+        self::assertSame(201, $this->server->request('POST', "/api/builds/{$id}/lines", ['text' => $lines], ['If-Match: "1"'])[0]);
+
+        return $id;
+    }
+
+    public function test_a_bought_set_is_typed_a_forgotten_pane_caught_and_a_wrong_hand_too(): void
+    {
+        $this->eightPanes();
+        $this->open('Greenhouse', '?view=register');
+        $this->browser->click('.register-typed textarea');
+        $this->browser->keys('panes 1-7');
+        $this->browser->seeText('[data-testid="typed-says"]', 'does not begin with its sheet');
+        $this->browser->keys(WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, 'sheet 4: 1-7 panes, 15L 15R stripe');
+        $this->browser->seeText('[data-testid="typed-says"]', '9 masks, 7 on panes');
+        $this->browser->press('Into the register');
+        $this->browser->seeText('[data-testid="register-says"]', 'pane 8 has no mask');
+        $this->browser->seeText('[data-testid="register-says"]', 'Left over of sheet 4, without a place: 15L and 15R (stripe).');
+        self::assertSame([], $this->browser->axe());
+        $this->browser->press('Stages');
+        $this->browser->seeText('[data-testid="finding-uncovered"]', 'Pane 8 has no mask');
+
+        $this->browser->press('Register');
+        $this->browser->click('input[aria-label="15R stripe of sheet 4 hand"]');
+        $this->browser->until(fn (): bool => (bool) $this->browser->script('const o = [...document.querySelectorAll("[role=option]")].find((e) => e.offsetParent !== null && e.textContent === "port"); o?.click(); return o !== undefined'), 'no hand to choose');
+        $this->browser->seeText('[data-testid="register-says"]', 'are one pair, and both for port');
+        $this->browser->press('Stages');
+        $this->browser->seeText('[data-testid="finding-mask-hand"]', 'Two masks for port in one pair');
+        $this->browser->press('15R stripe of sheet 4 is for starboard');
+        $this->browser->click('[data-testid="apply-fix"]');
+        $this->browser->until(fn (): bool => $this->browser->count('[data-testid="finding-mask-hand"]') === 0, 'it is still said');
+    }
+
+    public function test_a_shape_goes_into_the_register_with_its_measures(): void
+    {
+        $this->open('Corvane S.4 Shearwater', '?view=shapes&shape=spiral');
+        $this->browser->click('[data-testid="into-register"]');
+        $this->browser->press('Register');
+        $this->browser->seeText('.register tbody', 'Spiral on a spinner');
+        $this->browser->seeText('.register tbody', 'small=18, large=30');
+        $id = array_column($this->server->request('GET', '/api/frame')[1]['builds'], 'id', 'name')['Corvane S.4 Shearwater'];
+        self::assertSame(['spiral', 'spare'], [$this->server->request('GET', "/api/builds/{$id}/masks")[1]['register']['masks'][0]['shape'], $this->server->request('GET', "/api/builds/{$id}/masks")[1]['register']['masks'][0]['state']]);
+    }
 }

@@ -123,4 +123,22 @@ final class MasksTest extends AppTestCase
             self::assertSame($path, $this->send('GET', "/api/soft-edge{$asked}")->assertUnprocessable()->json('error.problems.0.path'));
         }
     }
+
+    public function test_a_bought_set_is_read_taken_in_and_what_is_wrong_is_said(): void
+    {
+        $read = $this->send('POST', "/api/builds/{$this->id}/masks/read", ['text' => 'sheet 4: 1-3 panes, 15L 15R stripe'])->assertOk()->json();
+        self::assertSame([['1 pane of sheet 4', 'windscreen panes'], ['2 pane of sheet 4', 'hood panes'], ['3 pane of sheet 4', null]], array_map(static fn (array $m): array => [$m['name'], $m['where']], array_slice($read['masks'], 0, 3)));
+        $this->send('POST', "/api/builds/{$this->id}/changes", ['title' => 'Sheet 4', 'edits' => $read['edits']], ['If-Match' => '"1"'])->assertCreated();
+        $register = $this->page()['register'];
+        self::assertSame(['Left over of sheet 4, without a place: 3 (pane), 15L and 15R (stripe).'], $register['says']);
+        self::assertSame([['spare', 'none'], ['spare', 'port'], ['spare', 'starboard']], array_map(static fn (array $m): array => [$m['state'], $m['hand']], array_slice($register['masks'], 2)));
+        $left = $register['masks'][3]['id'];
+        $this->send('POST', "/api/builds/{$this->id}/changes", ['title' => 'The other hand', 'edits' => [['op' => 'set', 'list' => 'masks', 'id' => $left, 'field' => 'hand', 'value' => 'starboard']]], ['If-Match' => '"2"'])->assertCreated();
+        self::assertContains('mask-hand', array_column($this->page()['findings'], 'rule'));
+        $this->send('POST', "/api/builds/{$this->id}/changes", ['title' => 'No hand', 'edits' => [['op' => 'set', 'list' => 'masks', 'id' => $left, 'field' => 'hand', 'value' => 'both']]], ['If-Match' => '"3"'])->assertUnprocessable();
+        foreach (['panes 1-3', '', 'sheet 4: x'] as $text) {
+            $this->send('POST', "/api/builds/{$this->id}/masks/read", ['text' => $text])->assertUnprocessable();
+        }
+        $this->send('POST', '/api/builds/'.self::ulid(9).'/masks/read', ['text' => 'sheet 4: 1'])->assertNotFound();
+    }
 }

@@ -1888,6 +1888,59 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/builds/{build}/masks/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bought sets of masks as typed lines, and the edits that take them into the register. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    build: components["schemas"]["Id"];
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        text: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description Read; nothing is changed. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TypedMasks"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/builds/{build}/order": {
         parameters: {
             query?: never;
@@ -6332,6 +6385,53 @@ export interface components {
             against: string[];
             edits: components["schemas"]["Edit"][];
         };
+        RegisterMask: {
+            id: string;
+            position: number;
+            label: string;
+            sheet: string;
+            what: string;
+            shape: string | null;
+            measures: string;
+            area: string | null;
+            /** @enum {unknown} */
+            hand: "none" | "port" | "starboard";
+            pair: string;
+            stage: string | null;
+            start: string;
+            lost: boolean;
+            name: string;
+            where: string | null;
+            /** @enum {unknown} */
+            state: "spare" | "on" | "spent" | "lost";
+        };
+        RegisterArea: {
+            id: string;
+            name: string;
+            piece: string;
+            pane: boolean;
+        };
+        RegisterColour: {
+            id: string;
+            name: string;
+        };
+        MaskRegister: {
+            masks: components["schemas"]["RegisterMask"][];
+            says: string[];
+            areas: components["schemas"]["RegisterArea"][];
+            colours: components["schemas"]["RegisterColour"][];
+        };
+        TypedMask: {
+            name: string;
+            /** @enum {unknown} */
+            hand: "none" | "port" | "starboard";
+            where: string | null;
+        };
+        TypedMasks: {
+            now: components["schemas"]["Instant"];
+            masks: components["schemas"]["TypedMask"][];
+            edits: components["schemas"]["Edit"][];
+        };
         MasksPage: {
             now: components["schemas"]["Instant"];
             build: components["schemas"]["BuildName"];
@@ -6348,6 +6448,7 @@ export interface components {
             alone: components["schemas"]["MaskColour"][];
             findings: components["schemas"]["Finding"][];
             orders: components["schemas"]["Orders"];
+            register: components["schemas"]["MaskRegister"];
             undoable: components["schemas"]["Undoable"] | null;
         };
         TemplateField: {

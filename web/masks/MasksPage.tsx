@@ -6,6 +6,7 @@ import type { MasksPage as Masks } from '../api/types';
 import { useMasks } from '../frame/queries';
 import { useChange } from '../frame/useChange';
 import { Patterns } from './Plates';
+import { Register } from './Register';
 import { Shapes } from './Shapes';
 import { Stages } from './Stages';
 
@@ -18,6 +19,7 @@ export default function MasksPage({ buildId }: { buildId: string }): ReactElemen
 
 const VIEWS = [
     { view: 'stages', name: 'Stages' },
+    { view: 'register', name: 'Register' },
     { view: 'shapes', name: 'Shapes' },
 ] as const;
 
@@ -57,7 +59,8 @@ function MasksStation({ data }: { data: Masks }): ReactElement {
             )}
             <Patterns />
             {view === 'stages' && <Stages data={data} change={change} />}
-            {view === 'shapes' && <Shapes data={data} scale={data.build.scale} />}
+            {view === 'register' && <Register data={data} change={change} />}
+            {view === 'shapes' && <Shapes data={data} scale={data.build.scale} change={change} />}
         </div>
     );
 }

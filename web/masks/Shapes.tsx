@@ -4,8 +4,10 @@ import { useState, type ReactElement } from 'react';
 import { useSearchParams } from 'react-router';
 import { api, Refused } from '../api/client';
 import { useNow } from '../api/clock';
-import type { MasksPage as Masks, ShapeSheet, Template, TemplateList } from '../api/types';
+import type { Edit, MasksPage as Masks, ShapeSheet, Template, TemplateList } from '../api/types';
 import { PrintFoot, PrintHead } from '../frame/Printed';
+import { ulid } from '../frame/ulid';
+import type { Change } from '../frame/useChange';
 import { ShapeDrawing, SheetDrawing } from './ShapeDrawing';
 
 interface Asked {
@@ -20,7 +22,7 @@ interface Asked {
 const BLANK: Asked = { measures: {}, grow: '', copies: '', start: '', mirror: false, pair: false };
 
 /** Shapes from a few measures, live and at true size, for a printer or a cutting machine. */
-export function Shapes({ data, scale }: { data: Masks; scale: number }): ReactElement {
+export function Shapes({ data, scale, change }: { data: Masks; scale: number; change: Change }): ReactElement {
     const { data: list } = useQuery({ queryKey: ['templates'], queryFn: () => api.get<TemplateList>('templates'), staleTime: Infinity, refetchInterval: false });
     const [query, ask] = useSearchParams();
     const template = list?.templates.find((t) => t.name === query.get('shape')) ?? list?.templates.find((t) => t.name === 'cone-band');
@@ -38,12 +40,12 @@ export function Shapes({ data, scale }: { data: Masks; scale: number }): ReactEl
                     </button>
                 ))}
             </nav>
-            <OneShape key={template.name} template={template} data={data} scale={scale} />
+            <OneShape key={template.name} template={template} data={data} scale={scale} change={change} />
         </div>
     );
 }
 
-function OneShape({ template, data, scale }: { template: Template; data: Masks; scale: number }): ReactElement {
+function OneShape({ template, data, scale, change: kit }: { template: Template; data: Masks; scale: number; change: Change }): ReactElement {
     const [asked, change] = useState<Asked>(BLANK);
     const now = useNow();
     const search = searchOf(asked, scale);
@@ -116,6 +118,9 @@ function OneShape({ template, data, scale }: { template: Template; data: Masks; 
                             <Button data-small onClick={() => window.print()}>
                                 Print at 100 %
                             </Button>
+                            <Button data-small data-testid="into-register" onClick={() => void kit.apply(`${template.title} into the register`, masksOf(asked, template, data.register.masks.length))}>
+                                Into the register
+                            </Button>
                         </div>
                     </>
                 ) : (
@@ -125,6 +130,21 @@ function OneShape({ template, data, scale }: { template: Template; data: Masks; 
             </section>
         </>
     );
+}
+
+/** The pieces of a shape as masks of the register: each copy one, a pair two. */
+function masksOf(asked: Asked, template: Template, from: number): Edit[] {
+    const copies = Math.max(1, Math.min(60, Math.floor(Number(asked.copies.replace(',', '.')) || 1)));
+    const measures = template.fields.map((f) => `${f.name}=${(asked.measures[f.name] ?? '').trim() || f.default}`).join(', ').slice(0, 400);
+    const edits: Edit[] = [];
+    for (let i = 0; i < copies; i++) {
+        const pair = asked.pair ? `${template.name} ${from + i + 1}` : '';
+        for (const hand of asked.pair ? ['port', 'starboard'] : ['none']) {
+            edits.push({ op: 'add', list: 'masks', value: { id: ulid(), position: from + edits.length, label: template.title, sheet: '', what: copies > 1 ? String(i + 1) : '', shape: template.name, measures, area: null, hand, pair, stage: null, start: asked.start.trim(), lost: false } });
+        }
+    }
+
+    return edits;
 }
 
 function searchOf(asked: Asked, scale: number): string {

@@ -45,7 +45,7 @@ final class MasksCommand extends Speaks
      */
     private function frame(int $n, array $frame, array $masks, DateTimeZone $zone): void
     {
-        $this->line(sprintf('%d %s, %s%s%s', $n, $frame['colour'] === null ? 'Masks off' : $frame['colour']['name'].($frame['inside'] ? ', inside' : ''), $frame['done'] ? 'done, ' : '', self::wall($frame['from'], $zone), $frame['colour'] === null ? '' : sprintf(': %d coats%s', $frame['coats'], $frame['oneSitting'] ? ', one sitting' : '')));
+        $this->line(sprintf('%d %s, %s%s%s', $n, $frame['colour'] === null ? 'Masks off' : $frame['colour']['name'].($frame['inside'] === true ? ', inside' : ''), $frame['done'] === true ? 'done, ' : '', self::wall($frame['from'], $zone), $frame['colour'] === null ? '' : sprintf(': %d coats%s', $frame['coats'], $frame['oneSitting'] === true ? ', one sitting' : '')));
         foreach ($frame['on'] as $key) {
             $mask = $masks[$key];
             $this->line(sprintf('    on   %s: %s%s, %s. %s.', $mask['name'], $mask['medium']['word'], $mask['edgeCm'] > 0 ? " {$mask['edgeCm']} cm" : '', self::wall($mask['on'], $zone), $mask['why']));

@@ -13,7 +13,7 @@ use DateTimeZone;
  */
 final readonly class Kit
 {
-    public const LISTS = ['parts', 'joints', 'pieces', 'areas', 'edges', 'colours', 'pins', 'orders', 'notBefore', 'inserted', 'accepted', 'callouts', 'options', 'holders', 'showRules', 'outages', 'flaws', 'features', 'photos'];
+    public const LISTS = ['parts', 'joints', 'pieces', 'areas', 'edges', 'colours', 'pins', 'orders', 'notBefore', 'inserted', 'accepted', 'callouts', 'options', 'holders', 'showRules', 'outages', 'flaws', 'features', 'photos', 'masks'];
 
     /** @var array<string, Part> */
     public array $partsById;
@@ -66,6 +66,7 @@ final readonly class Kit
      * @param  list<Flaw>  $flaws  to be made good, besides the joints
      * @param  list<Feature>  $features  to be there again before primer
      * @param  list<Photo>  $photos  of joints and flaws
+     * @param  list<Mask>  $masks  of the register
      * @param  bool  $noseWheel  it stands on a nose wheel and falls on its tail without ballast
      */
     public function __construct(
@@ -94,6 +95,7 @@ final readonly class Kit
         public array $flaws = [],
         public array $features = [],
         public array $photos = [],
+        public array $masks = [],
     ) {
         $this->partsById = self::byId($parts);
         $this->jointsById = self::byId($joints);

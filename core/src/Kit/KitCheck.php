@@ -44,6 +44,12 @@ final class KitCheck
                 $problems->add("photos[{$i}].target", "names {$photo->target}, which is not in the kit", 'name a joint or a flaw of this kit');
             }
         }
+        foreach ($kit->masks as $i => $mask) {
+            self::areas($kit, $mask->area === null ? [] : [$mask->area], "masks[{$i}].area", $problems);
+            if ($mask->stage !== null && $kit->colour($mask->stage) === null) {
+                $problems->add("masks[{$i}].stage", "names the colour {$mask->stage}, which is not in the build", 'name a colour of this build');
+            }
+        }
         foreach ($kit->edges as $i => $edge) {
             self::areas($kit, array_values(array_filter($edge->areas, static fn (string $a): bool => $a !== '')), "edges[{$i}].areas", $problems);
         }
@@ -108,7 +114,7 @@ final class KitCheck
     private static function uniqueIds(Kit $kit, Problems $problems): void
     {
         $seen = [];
-        foreach (['parts' => $kit->parts, 'joints' => $kit->joints, 'areas' => $kit->areas, 'edges' => $kit->edges, 'colours' => $kit->colours, 'callouts' => $kit->callouts, 'flaws' => $kit->flaws, 'features' => $kit->features] as $list => $things) {
+        foreach (['parts' => $kit->parts, 'joints' => $kit->joints, 'areas' => $kit->areas, 'edges' => $kit->edges, 'colours' => $kit->colours, 'callouts' => $kit->callouts, 'flaws' => $kit->flaws, 'features' => $kit->features, 'masks' => $kit->masks] as $list => $things) {
             foreach ($things as $i => $thing) {
                 if (isset($seen[$thing->id])) {
                     $problems->add("{$list}[{$i}].id", "is used twice: {$thing->id}", 'give each thing its own id');

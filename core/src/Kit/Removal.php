@@ -32,6 +32,7 @@ final class Removal
         $document['areas'] = array_map(static fn (array $a): array => self::area($a, $areas, $colours), self::things($document, 'areas'));
         $document['joints'] = array_map(static fn (array $j): array => [...$j, 'blocks' => array_values(array_filter(is_array($j['blocks'] ?? null) ? $j['blocks'] : [], static fn (mixed $b): bool => self::has($areas, [$b])))], self::things($document, 'joints'));
         $document['callouts'] = self::keep($document, 'callouts', static fn (array $c): bool => ($c['colour'] ?? null) === null || self::has($colours, [$c['colour']]));
+        $document['masks'] = array_map(static fn (array $m): array => [...$m, 'area' => self::has($areas, [$m['area'] ?? null]) ? $m['area'] : null, 'stage' => self::has($colours, [$m['stage'] ?? null]) ? $m['stage'] : null], self::things($document, 'masks'));
         $known = [...$parts, ...$areas, ...self::ids($document, 'joints'), ...self::ids($document, 'flaws')];
         $document['photos'] = self::keep($document, 'photos', static fn (array $p): bool => self::has($known, [$p['target'] ?? null]));
         $document['inserted'] = self::keep($document, 'inserted', static fn (array $i): bool => self::has($known, $i['targets']));

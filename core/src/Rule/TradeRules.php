@@ -42,6 +42,7 @@ final class TradeRules
         Glue\VinylStuffed::class,
         Mask\ClearGlueThenMask::class,
         Mask\EdgeFitsScale::class,
+        Mask\MaskHand::class,
         Mask\MaskInHeat::class,
         Mask\MaskReacts::class,
         Mask\OpeningCovered::class,

@@ -6,9 +6,11 @@ namespace AmberStep\Core\Telling;
 
 use AmberStep\Core\Kit\Curve;
 use AmberStep\Core\Kit\EdgeKind;
+use AmberStep\Core\Kit\Hand;
 use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Masking\Cover;
 use AmberStep\Core\Masking\MaskFor;
+use AmberStep\Core\Masking\Register;
 use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Step\Step;
@@ -26,7 +28,23 @@ final class MaskCard
             return [];
         }
 
-        return [...self::how($step, $context), ...self::field($step, $context)];
+        return [...self::own($step, $context), ...self::how($step, $context), ...self::field($step, $context)];
+    }
+
+    /** @return list<string> the masks of the register that are laid, which hand, and where each begins */
+    private static function own(Step $step, Context $context): array
+    {
+        $register = new Register($context->kit, $context->surface);
+        $told = [];
+        foreach ($step->targets as $area) {
+            foreach ($register->on($area) as $mask) {
+                if ($mask->stage === null || $mask->stage === $step->counted() || MaskFor::all($step->purpose)) {
+                    $told[] = ucfirst($mask->name()).' on '.$context->areaName($area).($mask->hand === Hand::None ? '' : ", {$mask->hand->word()} hand").($mask->start === '' ? '' : ", begins at {$mask->start}").'.';
+                }
+            }
+        }
+
+        return $told;
     }
 
     /** @return list<string> */

@@ -35,6 +35,7 @@ final class KitWords
             'edges' => $this->edges($kit['edges'] ?? []),
             'pieces' => array_map(fn (string $part, string $name): array => ['id' => $this->names->id($part), 'name' => $name], array_keys($kit['pieces'] ?? []), array_values($kit['pieces'] ?? [])),
             'flaws' => array_map(fn (array $f, int $i): array => ['id' => $this->names->id($f['where'] ?? "flaw {$i}"), 'position' => $i, ...$f, 'part' => $this->names->id($f['part'])], $kit['flaws'] ?? [], array_keys($kit['flaws'] ?? [])),
+            'masks' => array_map(fn (array $m, int $i): array => ['id' => $this->names->id("mask {$i}"), 'position' => $i, ...$m, ...(isset($m['area']) ? ['area' => $this->names->id($m['area'])] : [])], $kit['masks'] ?? [], array_keys($kit['masks'] ?? [])),
             'house' => $said['house'] ?? [],
             'pins' => $this->things('pins', $kit['pins'] ?? []),
             'inserted' => $this->things('inserted', $kit['inserted'] ?? []),

@@ -8,6 +8,7 @@ use AmberStep\Core\Document\Names;
 use AmberStep\Core\Kit\Pin;
 use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Masking\MaskFor;
+use AmberStep\Core\Masking\Register;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\OrdersSteps;
 use AmberStep\Core\Rule\Outlook;
@@ -61,6 +62,12 @@ final class Uncovered implements Judges, OrdersSteps, SeesDeeds
     public function judge(Outlook $outlook): iterable
     {
         $context = $outlook->context;
+        // Counted where masks are written down: of eight panes the one that has none.
+        foreach ((new Register($context->kit, $context->surface))->panesWithout() as $pane) {
+            if ($this->maskLeft($outlook, $pane->id)) {
+                yield new Finding($this->id(), Severity::Stop, "{$pane->name} has no mask", 'The others have one each: lay one for it before anything is sprayed, or say in the register which it is.', [$pane->id]);
+            }
+        }
         foreach ($context->breakdown->pieces as $piece) {
             foreach ($piece->areas as $area) {
                 $left = $this->sprayedOver($outlook, $piece->id, $area->id);
