@@ -61,8 +61,9 @@ $views = [
     ['runup-day', 'runup', 2, 1280, 800, 'day', 'levers'],
     ['kit-day', 'kit', 0, 1280, 800, 'day', 'type'], ['house-day', 'house', 0, 1280, 800, 'day', ''], ['sheet-day', 'sheet', 0, 1280, 800, 'day', ''],
     ['booklet-day', 'booklet', 2, 1280, 800, 'day', 'call'], ['breakdown-day', 'breakdown', 2, 1280, 800, 'day', 'deck'], ['lists-tablet', 'lists', 2, 820, 1180, 'day', ''],
-    ['surface-day', 'surface', 2, 1280, 800, 'day', ''], ['round-tablet', 'surface', 2, 820, 1180, 'booth', 'round'],
-    ['mix-day', 'mix', 0, 1280, 800, 'day', 'two'], ['mix-colour-booth', 'mix', 0, 1280, 800, 'booth', 'colour'],
+    ['surface-day', 'surface', 2, 1280, 800, 'day', ''],
+    ['masks-day', 'masks', 0, 1280, 800, 'day', ''], ['shapes-booth', 'masks?view=shapes&shape=spiral', 0, 1280, 800, 'booth', ''],
+    ['mix-day', 'mix', 0, 1280, 800, 'day', 'two'],
     ['bench-day', 'bench', 0, 1280, 800, 'day', ''], ['bench-tablet', 'bench', 0, 820, 1180, 'day', ''],
     ['layers-booth', 'layers', 0, 1280, 800, 'booth', ''],
     ['log-day', 'log', 0, 1280, 800, 'day', ''], ['finish-day', 'finish', 4, 1280, 800, 'day', ''], ['evenings-day', 'evenings', 0, 1280, 800, 'day', 'away'], ['keep-booth', 'keep', 0, 1280, 800, 'booth', 'back'],
@@ -82,6 +83,9 @@ try {
         $browser->driver->get($server->address().(in_array($station, ['keep', 'evenings'], true) ? "/{$station}" : "/b/{$builds[$build]}/{$station}"));
         $browser->see('.card');
         $browser->until(fn (): bool => $browser->script('return document.fonts.status') === 'loaded' && $browser->count('.line rect') > 0, 'the page is not drawn');
+        if (str_contains($station, 'shapes')) {
+            $browser->see('.shape-drawing');
+        }
         do_first($browser, $first);
         $browser->driver->takeScreenshot("{$folder}/{$name}.png");
         echo "{$name}.png\n";

@@ -30,7 +30,7 @@ export function OrderList({ orders, buildId, change }: { orders: Orders; buildId
             <div className="orders-head">
                 <h2 id="orders-title">Which colour first</h2>
                 <p>
-                    {RULES[orders.rule]} {orders.proven ? 'The three cheapest there are:' : `The best found; none is under ${orders.boundMinutes} min:`}
+                    {RULES[orders.rule]} {found(orders)}
                 </p>
             </div>
             <table className="orders-table">
@@ -93,6 +93,14 @@ export function OrderList({ orders, buildId, change }: { orders: Orders; buildId
             )}
         </section>
     );
+}
+
+function found(orders: Orders): string {
+    if (!orders.proven) {
+        return `The best found; none is under ${orders.boundMinutes} min:`;
+    }
+
+    return orders.best.length > 1 ? 'The cheapest there are:' : 'No other is left: what is begun stays first.';
 }
 
 function more(minutes: number): string {

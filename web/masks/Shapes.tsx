@@ -63,7 +63,7 @@ function OneShape({ template, data, scale, change: kit }: { template: Template; 
                     {template.fields.map((field) => (
                         <TextInput
                             key={field.name}
-                            label={field.unit === '' || field.unit === 'text' ? field.label : `${field.label}, ${field.unit}`}
+                            label={field.unit === '' || field.unit === 'text' || field.unit === 'turns' ? field.label : `${field.label}, ${field.unit}`}
                             placeholder={field.default}
                             value={asked.measures[field.name] ?? ''}
                             onChange={(e) => change({ ...asked, measures: { ...asked.measures, [field.name]: e.currentTarget.value } })}
@@ -124,7 +124,7 @@ function OneShape({ template, data, scale, change: kit }: { template: Template; 
                         </div>
                     </>
                 ) : (
-                    <p className="shape-none">{wrong === null ? 'Working it out.' : 'These measures make no shape: the field says which.'}</p>
+                    <p className={wrong === null ? undefined : 'shape-none'}>{wrong === null ? 'Working it out.' : 'These measures make no shape: the field says which.'}</p>
                 )}
                 <PrintFoot />
             </section>

@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import { useState, type ReactElement } from 'react';
+import { useEffect, useRef, useState, type ReactElement } from 'react';
 import type { MasksPage as Masks } from '../api/types';
 import type { Change } from '../frame/useChange';
 import { PrintFoot, PrintHead } from '../frame/Printed';
@@ -16,6 +16,14 @@ export function Stages({ data, change }: { data: Masks; change: Change }): React
     const [chosen, choose] = useState<string | null>(null);
     const mask = data.masks.find((m) => m.key === chosen) ?? data.masks.find((m) => !m.isOn) ?? data.masks.find((m) => !m.isOff) ?? data.masks[0];
     const next = data.frames.findIndex((f) => !f.done);
+    const strip = useRef<HTMLOListElement>(null);
+    // Where not all frames fit, the one that comes next stands first.
+    useEffect(() => {
+        const frame = strip.current?.children[next];
+        if (strip.current !== null && frame instanceof HTMLElement) {
+            strip.current.scrollLeft = frame.offsetLeft - strip.current.offsetLeft;
+        }
+    }, [next]);
 
     if (data.frames.length === 0) {
         return (
@@ -33,7 +41,7 @@ export function Stages({ data, change }: { data: Masks; change: Change }): React
                 <h2 id="strip-title" className="card-title">
                     Colour by colour
                 </h2>
-                <ol className="mask-frames">
+                <ol className="mask-frames" ref={strip} tabIndex={0} aria-label="Colour by colour">
                     {data.frames.map((frame, i) => (
                         <FrameCard key={frame.colour === null ? 'off' : frame.colour.id + String(frame.inside)} frame={frame} number={i + 1} isNext={i === next} data={data} now={now} chosen={mask?.key ?? null} choose={choose} />
                     ))}

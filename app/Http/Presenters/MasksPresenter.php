@@ -58,7 +58,7 @@ final readonly class MasksPresenter
             'frames' => $frames,
             'masks' => array_values($masks),
             'alone' => array_map($this->colour(...), $this->strip->alone),
-            'findings' => array_values(array_filter(PlanPresenter::findings($this->plan), static fn (array $f): bool => in_array($f['rule'], ['uncovered', 'tape-safe', 'tape-overstays', 'unmask-when', 'mask-reacts', 'edge-fits-scale', 'light-then-dark', 'score-before-lift', 'panes-last', 'clear-glue-then-mask', 'mask-in-heat', 'opening-covered', 'mask-hand'], true))),
+            'findings' => array_values(array_filter(PlanPresenter::findings($this->plan), static fn (array $f): bool => in_array($f['rule'], ['uncovered', 'tape-safe', 'tape-overstays', 'unmask-when', 'mask-reacts', 'edge-fits-scale', 'light-then-dark', 'score-before-lift', 'panes-last', 'clear-glue-then-mask', 'mask-in-heat', 'opening-covered', 'mask-hand', 'paper-tape-on-curve'], true))),
         ];
     }
 

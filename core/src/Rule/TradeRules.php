@@ -47,6 +47,7 @@ final class TradeRules
         Mask\MaskReacts::class,
         Mask\OpeningCovered::class,
         Mask\PanesLast::class,
+        Mask\PaperTapeOnCurve::class,
         Mask\ScoreBeforeLift::class,
         Mask\TapeOverstays::class,
         Mask\TapeSafe::class,

@@ -274,6 +274,27 @@ final class ShapesTest extends TestCase
         self::assertEqualsWithDelta(8.47, (new Order(Templates::named('disc'), ['diameter' => '24 in full'], 72.0))->shapes[0]->box()[2] * 2, 0.005);
     }
 
+    public function test_letters_are_as_high_as_asked_with_their_holes_and_no_finer_than_a_film_holds(): void
+    {
+        $shape = self::shape('letters', ['text' => 'h8', 'height' => '10']);
+        [, $bottom, , $top] = $shape->box();
+
+        self::assertCount(4, $shape->cuts, 'an H, an 8 and its two holes');
+        self::assertEqualsWithDelta([0.0, 10.0, 1.4], [$bottom, $top, $shape->figures['stroke, mm']], 0.2, 'round ones stand over a little');
+        $holes = array_filter($shape->cuts, static fn (Path $p): bool => $p->area() < 6);
+        self::assertCount(2, $holes);
+        self::assertEqualsWithDelta(array_sum(array_map(static fn (Path $p): float => $p->area(), $shape->cuts)) - 2 * array_sum(array_map(static fn (Path $p): float => $p->area(), $holes)), $shape->area(), 1e-6, 'what is in the holes is not cut out');
+        self::assertEqualsWithDelta(self::shape('letters', ['text' => 'HH', 'height' => '10'])->figures['length, mm'] + 3, self::shape('letters', ['text' => 'HH', 'height' => '10', 'spacing' => '3'])->figures['length, mm'], 1e-9);
+        foreach ([['height' => '2'], ['height' => '1'], ['text' => 'Ö4']] as $measures) {
+            try {
+                self::shape('letters', $measures);
+                self::fail('it was taken');
+            } catch (BadDocument $e) {
+                self::assertStringContainsString(['2' => 'take a decal', '1' => 'pen'][$measures['height'] ?? ''] ?? 'use capitals', $e->problems[0]->right);
+            }
+        }
+    }
+
     public function test_a_bend_is_as_long_as_its_arc_and_goes_as_far_as_its_circle(): void
     {
         $quarter = new Path([[10.0, 0.0, Path::bulge(M_PI / 2)], [0.0, 10.0, 0.0]], false);
