@@ -76,7 +76,7 @@ final class HouseTest extends AppTestCase
             'camouflage' => "hull / a, 40, sea grey, soft 200 to b\nhull / b, 40, slate green",
             'seam-check' => "hull / side, 60, sea grey\nwing / top, 40, sea grey\nwing root: hull + wing, seam, before paint, gap 0.2, 9 long",
             'panes' => "hull / side, 60, sea grey\ncanopy / frame, 4, sea grey\ncanopy / panes, 8, pane\ncanopy sill: canopy + hull",
-            'tape-after' => "hull / a, 40, Obrey Dock Grey, hard 90 to b\nhull / b, 40, Obrey Track Brown\nfin / a, 9, Garnock Signal Red, hard 30 to b\nfin / b, 9, sea grey",
+            'tape-after' => "hull / a, 40, Obrey Dock Grey, hard 90 to b\nhull / b, 40, Obrey Track Brown\nfin / a, 60, sea grey, hard 90 to b\nfin / b, 60, slate green, hard 90 to c\nfin / c, 60, pale grey",
             'barrier' => "hull, 60, sea grey, filter, matt\nwing, 60, sea grey, pin wash, matt",
             'primer' => "hull, 60, sea grey\nband, 9, band yellow",
             'cabinet' => 'hull, 60, sea grey',
@@ -92,7 +92,7 @@ final class HouseTest extends AppTestCase
             'weathering' => 'hull, 60, sea grey, pin wash',
             'darkened-lines' => 'hull, 60, pale grey',
             'base' => "hull, 60, sea grey\npart stand, styrene, base part\nstand, 30, slate green\npeg: hull + stand",
-            'light-first' => "body / sides, 60, Garnock Rally Bronze, gloss, hard 90 to roof\nbody / roof, 40, Garnock Roof Cream, gloss",
+            'light-first' => "hull / a, 90, sea grey, hard 60 to b\nhull / b, 9, slate green\nhull / c, 30, pale grey, hard 30 to a",
         ];
         $other = "hull / a, 60, sea grey, decals, pin wash, matt, hard 90 to b\nhull / b, 40, Garnock Rally Bronze, gloss\nprop, S, interior dark";
         foreach (HouseBook::questions() as $id => $question) {

@@ -33,6 +33,7 @@ export function OrderList({ orders, buildId, change }: { orders: Orders; buildId
                     {RULES[orders.rule]} {found(orders)}
                 </p>
             </div>
+            <div className="orders-scroll" tabIndex={0} role="group" aria-label="The orders as a table">
             <table className="orders-table">
                 <thead>
                     <tr>
@@ -52,6 +53,7 @@ export function OrderList({ orders, buildId, change }: { orders: Orders; buildId
                     {priced != null && <Row one={priced.order} name="yours" swatches={swatches} isPlanned={false} />}
                 </tbody>
             </table>
+            </div>
             <Movable ids={asked} names={swatches} move={set} />
             {priced != null && priced.against.length > 0 && (
                 <div className="orders-against" role="alert">

@@ -38,7 +38,7 @@ export function Stages({ data, change }: { data: Masks; change: Change }): React
         <>
             <PrintHead title="Mask sheet" build={data.build} at={now} />
             <section className="card mask-strip" aria-labelledby="strip-title">
-                <h2 id="strip-title" className="card-title">
+                <h2 id="strip-title" className="unseen">
                     Colour by colour
                 </h2>
                 <ol className="mask-frames" ref={strip} tabIndex={0} aria-label="Colour by colour">
