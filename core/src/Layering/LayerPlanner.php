@@ -42,12 +42,9 @@ final class LayerPlanner
 
     private readonly Hiding $hiding;
 
-    private readonly PrimerChoice $primers;
-
-    public function __construct(private readonly Kit $kit, private readonly HouseRules $house, private readonly Shelf $shelf, private readonly Choice $choice, private readonly Pins $pins, ModelState $surface)
+    public function __construct(private readonly Kit $kit, private readonly HouseRules $house, private readonly Shelf $shelf, private readonly Choice $choice, private readonly Pins $pins, private readonly PrimerChoice $primers)
     {
-        $this->hiding = new Hiding($house);
-        $this->primers = new PrimerChoice($kit, $house, $shelf, $choice, $pins, $this->hiding, $surface);
+        $this->hiding = $primers->hiding;
     }
 
     /**

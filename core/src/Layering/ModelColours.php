@@ -36,11 +36,14 @@ final readonly class ModelColours
 
     private Hiding $hiding;
 
-    /** @param  bool  $asBegun  what was begun comes first: how it can go on; else how it was best from the first coat on */
-    public function __construct(private Kit $kit, private HouseRules $house, private Shelf $shelf, private Breakdown $breakdown, private ModelState $surface, private bool $asBegun = true)
+    /**
+     * @param  bool  $asBegun  what was begun comes first: how it can go on; else how it was best from the first coat on
+     * @param  PrimerChoice|null  $primers  as it chooses for the layers too; null: chosen anew
+     */
+    public function __construct(private Kit $kit, private HouseRules $house, private Shelf $shelf, private Breakdown $breakdown, private ModelState $surface, private bool $asBegun = true, ?PrimerChoice $primers = null)
     {
-        $this->hiding = new Hiding($house);
-        $primers = new PrimerChoice($kit, $house, $shelf, new Choice($shelf, $house), new Pins($kit), $this->hiding, $surface);
+        $primers ??= new PrimerChoice($kit, $house, $shelf, new Choice($shelf, $house), new Pins($kit), new Hiding($house), $surface);
+        $this->hiding = $primers->hiding;
         $byPiece = $this->areas();
         $this->entries = $this->sprayed($byPiece);
         $places = [];
@@ -59,7 +62,7 @@ final readonly class ModelColours
                 $shades = $known === false ? [...$shades, $primer] : $shades;
             }
             foreach ($areas as $area) {
-                $patches[] = [$area, $piece->id.'+'.$this->phaseOf($area), $chosen[$area->id]->product ?? null, $others];
+                $patches[] = [$area, $piece->id.'+'.Phase::of($area->id, $this->breakdown), $chosen[$area->id]->product ?? null, $others];
             }
         }
         $this->shades = $shades;
@@ -73,20 +76,13 @@ final readonly class ModelColours
         foreach ($this->breakdown->pieces as $piece) {
             foreach ($piece->areas as $area) {
                 if ($area->isPainted() && $this->kit->colour($area->intent->colour) !== null) {
-                    $key = $piece->id.'+'.$this->phaseOf($area);
+                    $key = $piece->id.'+'.Phase::of($area->id, $this->breakdown);
                     $by[$key] = [$piece, [...$by[$key][1] ?? [], $area]];
                 }
             }
         }
 
         return array_values($by);
-    }
-
-    private function phaseOf(Area $area): string
-    {
-        $joint = $this->breakdown->blocks($area->id);
-
-        return $joint !== null && $this->breakdown->closesBeforePaint($joint->id) ? $joint->id : '';
     }
 
     /** What an entry is known by: a colour that is sprayed inside and outside is two. */
@@ -114,7 +110,7 @@ final readonly class ModelColours
         foreach ($byPiece as [, $areas]) {
             foreach ($areas as $area) {
                 $colour = $this->kit->coloursById[(string) $area->intent->colour];
-                $inside = $this->phaseOf($area) !== '';
+                $inside = Phase::of($area->id, $this->breakdown) !== '';
                 $entries[self::key($colour->id, $inside)] = [$colour, $inside];
             }
         }
@@ -143,7 +139,7 @@ final readonly class ModelColours
         $inside = $begun = $outside = [];
         foreach ($byPiece as [$piece, $areas]) {
             foreach ($areas as $area) {
-                $in = $this->phaseOf($area) !== '';
+                $in = Phase::of($area->id, $this->breakdown) !== '';
                 $place = $places[self::key((string) $area->intent->colour, $in)];
                 $in ? $inside[$piece->id][$place] = true : $outside[$place][$piece->id] = true;
                 foreach ($this->asBegun ? $this->surface->area($area->id)->layers : [] as $layer) {
@@ -177,7 +173,7 @@ final readonly class ModelColours
         $ground = $this->shelf->find($this->kit->colour($area->intent->ground)?->product);
         // A ground of its own has to hide what lies there, and the colour the ground: that overspray is the dearest.
         $over = fn (?string $swatch): int => $ground === null ? $this->coats($own, $swatch) : $this->coats($ground, $swatch) + $this->coats($own, $ground->swatch);
-        $inside = $this->phaseOf($area) !== '';
+        $inside = Phase::of($area->id, $this->breakdown) !== '';
         $coats = [$over($primer->swatch ?? $this->kit->partsById[$area->part]->mouldedColour)];
         // Shades the piece cannot have are as its own.
         for ($shade = 1, $last = $others !== [] ? max(array_keys($others)) : 0; $shade <= $last; $shade++) {
@@ -187,7 +183,7 @@ final readonly class ModelColours
         foreach ($this->kit->edgesOf($area->id) as $edge) {
             $meets = $this->kit->areasById[$edge->areas[0] === $area->id ? $edge->areas[1] : $edge->areas[0]] ?? null;
             $other = $places[self::key((string) $meets?->intent->colour, $inside)] ?? null;
-            if ($meets === null || $other === null || ! $meets->isPainted() || $meets->intent->colour === $area->intent->colour || $this->phaseOf($meets) !== $this->phaseOf($area)) {
+            if ($meets === null || $other === null || ! $meets->isPainted() || $meets->intent->colour === $area->intent->colour || Phase::of($meets->id, $this->breakdown) !== Phase::of($area->id, $this->breakdown)) {
                 continue;
             }
             foreach ([$meets->intent->colour, $meets->intent->ground] as $falls) {

@@ -20,7 +20,7 @@ use AmberStep\Core\Material\Substrate;
 use AmberStep\Core\Work\Operation;
 
 /** Which primer goes on what of a piece: one its plastic takes, in the shade that saves coats (handbook 2, Grounds). */
-final readonly class PrimerChoice
+final class PrimerChoice
 {
     /** Coats a colour has to save before a piece gets a second shade of primer for it. */
     private const A_SHADE_OF_ITS_OWN = 3;
@@ -34,7 +34,10 @@ final readonly class PrimerChoice
     /** Chroma under which a metallic is bare metal and not a coloured one. */
     private const BARE_METAL_CHROMA = 8.0;
 
-    public function __construct(private Kit $kit, private HouseRules $house, private Shelf $shelf, private Choice $choice, private Pins $pins, private Hiding $hiding, private ModelState $surface)
+    /** @var array<string, array<string, Wanted>> what was chosen, by the areas it was chosen for */
+    private array $chosen = [];
+
+    public function __construct(private readonly Kit $kit, private readonly HouseRules $house, private readonly Shelf $shelf, private readonly Choice $choice, private readonly Pins $pins, public readonly Hiding $hiding, private readonly ModelState $surface)
     {
     }
 
@@ -43,6 +46,15 @@ final readonly class PrimerChoice
      * @return array<string, Wanted> by area id; empty where nothing is primed
      */
     public function under(array $areas, Piece $piece): array
+    {
+        return $this->chosen[implode(' ', array_map(static fn (Area $a): string => $a->id, $areas))] ??= $this->choose($areas, $piece);
+    }
+
+    /**
+     * @param  non-empty-list<Area>  $areas
+     * @return array<string, Wanted>
+     */
+    private function choose(array $areas, Piece $piece): array
     {
         // Tinted clear goes straight on clear plastic: primer or matt would blind it.
         $areas = array_values(array_filter($areas, fn (Area $a): bool => ! $this->isTintedLens($a)));

@@ -38,8 +38,10 @@ final class StepBuilder
     ) {
         $this->steps = new StepSet;
         $this->pins = new Pins($kit);
-        $this->layers = new LayerPlanner($kit, $house, $shelf, new Choice($shelf, $house), $this->pins, $surface);
-        $this->colours = new ColourOrder(new ModelColours($kit, $house, $shelf, $breakdown, $surface, asBegun: false), $house);
+        $choice = new Choice($shelf, $house);
+        $primers = new PrimerChoice($kit, $house, $shelf, $choice, $this->pins, new Hiding($house), $surface);
+        $this->layers = new LayerPlanner($kit, $house, $shelf, $choice, $this->pins, $primers);
+        $this->colours = new ColourOrder(new ModelColours($kit, $house, $shelf, $breakdown, $surface, asBegun: false, primers: $primers), $house);
     }
 
     public function build(): StepSet
@@ -66,7 +68,7 @@ final class StepBuilder
         $phases = [];
         foreach ($piece->areas as $area) {
             if ($area->isPainted()) {
-                $phases[$this->phaseOf($area, $piece)][] = $area;
+                $phases[Phase::of($area->id, $this->breakdown)][] = $area;
             }
         }
         ksort($phases);
@@ -85,14 +87,6 @@ final class StepBuilder
                 (new DryingSteps($this->house))->add($this->steps, $piece, array_map(static fn (Area $a): string => $a->id, $areas));
             }
         }
-    }
-
-    /** The joint an area must be finished before: it is blocked by a joint that closes before the piece's main paint. */
-    private function phaseOf(Area $area, Piece $piece): string
-    {
-        $joint = $this->breakdown->blocks($area->id);
-
-        return $joint !== null && $this->breakdown->closesBeforePaint($joint->id) ? $joint->id : '';
     }
 
     /** @param  non-empty-list<Area>  $areas */

@@ -28,7 +28,13 @@ final class MaskCard
             return [];
         }
 
-        return [...self::own($step, $context), ...self::how($step, $context), ...self::field($step, $context)];
+        return [...self::own($step, $context), ...self::how($step, $context), ...self::field($step, $context), ...(self::hasTab($step) ? ['A small tab of it beside, where nobody looks: that is lifted first.'] : [])];
+    }
+
+    /** What holds by its glue on paint is tried on a tab before all of it is lifted (handbook 7, Test tab). */
+    private static function hasTab(Step $step): bool
+    {
+        return ! MaskFor::all($step->purpose) && in_array($step->medium, [Medium::PaperTape, Medium::VinylTape, Medium::CutFilm, Medium::LiquidMask], true);
     }
 
     /** @return list<string> the masks of the register that are laid, which hand, and where each begins */
@@ -102,6 +108,7 @@ final class MaskCard
         $microns = self::filmOver($step, $context);
 
         return [
+            ...(self::hasTab($step) ? ['The tab first: clean, the rest comes off; torn, say it is still soft and wait as long again.'] : []),
             ...match ($step->medium) {
                 Medium::VinylTape => ['Slowly; warm it where it resists.'],
                 Medium::LiquidMask => ['Scored round every edge, then lift a corner with a pick: it comes as one skin, the corners with a damp bud.'],

@@ -12,6 +12,7 @@ use AmberStep\Core\Log\ModelState;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Step\Step;
+use AmberStep\Core\Telling\Manner;
 use AmberStep\Core\Tests\Support\Build;
 use AmberStep\Core\Work\Operation;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -162,6 +163,22 @@ final class MasksTest extends TestCase
         $model = new ModelColours($build->kit, $build->kit->house, $build->shelf, new Breakdown($build->kit, $build->kit->house), new ModelState);
 
         return array_map(static fn (int $e): string => $model->entries[$e][0]->name, (new ColourOrder($model, $build->kit->house))->planned->order);
+    }
+
+    public function test_tape_on_paint_is_tried_on_a_tab_and_putty_is_not(): void
+    {
+        foreach (['hard' => true, 'soft' => false] as $edge => $tab) {
+            $build = self::build(['low' => 'pale grey', 'up' => 'slate green'], [['low', 'up', 100, $edge]]);
+            $plan = $build->plan();
+            foreach ($plan->byTime() as $planned) {
+                $told = implode(' ', Manner::of($planned->step, $plan->context));
+                match ($planned->step->operation) {
+                    Operation::Mask => self::assertSame($tab, str_contains($told, 'small tab'), "{$edge}: {$told}"),
+                    Operation::Unmask => self::assertSame($tab, str_contains($told, 'The tab first'), "{$edge}: {$told}"),
+                    default => null,
+                };
+            }
+        }
     }
 
     #[DataProvider('swatches')]

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace AmberStep\Core\Section\Stages;
 
 use AmberStep\Core\Kit\Area;
-use AmberStep\Core\Kit\Breakdown;
 use AmberStep\Core\Kit\Colour;
 use AmberStep\Core\Kit\Face;
+use AmberStep\Core\Layering\Phase;
 use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Masking\MaskFor;
 use AmberStep\Core\Plan\Plan;
@@ -44,7 +44,8 @@ final class Strip
         foreach ($plan->context->breakdown->pieces as $piece) {
             foreach ($piece->areas as $area) {
                 if ($area->face !== Face::JointFace) {
-                    $all[$piece->id.self::phase($area, $plan->context->breakdown)][] = $area;
+                    $phase = Phase::of($area->id, $plan->context->breakdown);
+                    $all[$piece->id.($phase === '' ? '' : '+'.$phase)][] = $area;
                 }
             }
         }
@@ -68,13 +69,6 @@ final class Strip
     public static function isInside(string $plate): bool
     {
         return str_contains($plate, '+');
-    }
-
-    private static function phase(Area $area, Breakdown $breakdown): string
-    {
-        $joint = $breakdown->blocks($area->id);
-
-        return $joint !== null && $breakdown->closesBeforePaint($joint->id) ? '+'.$joint->id : '';
     }
 
     /** @param  non-empty-list<Area>  $areas */
