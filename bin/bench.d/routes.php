@@ -7,7 +7,7 @@ declare(strict_types=1);
 use Tests\Support\LargeBuild;
 use Tests\Support\Server;
 
-const READERS = ['bench?minutes=90', 'plan', 'find', 'surface', 'mix', 'breakdown', 'booklet', 'lists', 'finish', 'sheet?minutes=120', 'log', 'kit', 'house', 'holds.ics', 'areas.csv', 'swatches.csv', 'palette.gpl', 'export'];
+const READERS = ['bench?minutes=90', 'plan', 'find', 'surface', 'masks', 'mix', 'breakdown', 'booklet', 'lists', 'finish', 'sheet?minutes=120', 'log', 'kit', 'house', 'holds.ics', 'areas.csv', 'swatches.csv', 'palette.gpl', 'export'];
 
 /** @var string $served PHP's settings as bin/up has them */
 $served = ' '.getenv('SERVED_AS');
