@@ -52,7 +52,8 @@ final class BuiltFilesTest extends TestCase
             [$packedCode, $packed, $gzip] = $this->file("/build/{$file}", 'br, gzip');
             self::assertSame([200, 200, '', 'gzip'], [$code, $packedCode, $none, $gzip], $file);
             self::assertSame($plain, gzdecode($packed), $file);
-            self::assertLessThan(strlen($plain), strlen($packed), $file);
+            // A line of code is not made smaller: what packs it is as long.
+            self::assertLessThan(max(strlen($plain), 128), strlen($packed), $file);
         }
     }
 
