@@ -11,7 +11,6 @@ use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\Piece;
 use AmberStep\Core\Kit\WashKind;
-use AmberStep\Core\Log\ModelState;
 use AmberStep\Core\Material\AttackTable;
 use AmberStep\Core\Material\Below;
 use AmberStep\Core\Material\CoatKind;
