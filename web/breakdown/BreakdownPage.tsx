@@ -1,12 +1,12 @@
 import '../shared/typing.css';
 import './breakdown.css';
-import { Button } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
 import type { Breakdown } from '../api/types';
 import { useBreakdown } from '../frame/queries';
 import { useChange } from '../frame/useChange';
 import { KitViews } from '../shared/KitViews';
 import { FindingCard } from '../shared/FindingCard';
+import { TakeBack } from '../shared/TakeBack';
 import { Fitting } from './Fitting';
 import { GluingTrack } from './GluingTrack';
 import { Holders } from './Holders';
@@ -37,11 +37,7 @@ function BreakdownStation({ data, stale }: { data: Breakdown; stale: boolean }):
                     {data.parked.length > 0 && `, ${data.parked.length} parked`}
                 </p>
                 <div className="page-tools">
-                    {data.undoable !== null && (
-                        <Button data-small data-testid="undo" title={data.undoable.title} onClick={() => void change.undo(data.undoable?.id ?? '')}>
-                            Take back the last
-                        </Button>
-                    )}
+                    <TakeBack undoable={data.undoable} change={change} />
                 </div>
             </div>
             {change.wrong !== null && (

@@ -1,10 +1,10 @@
 import './masks.css';
-import { Button } from '@mantine/core';
 import type { ReactElement } from 'react';
 import { useSearchParams } from 'react-router';
 import type { MasksPage as Masks } from '../api/types';
 import { useMasks } from '../frame/queries';
 import { useChange } from '../frame/useChange';
+import { TakeBack } from '../shared/TakeBack';
 import { Patterns } from './Plates';
 import { Register } from './Register';
 import { Shapes } from './Shapes';
@@ -38,11 +38,7 @@ function MasksStation({ data }: { data: Masks }): ReactElement {
                     {evenings > 0 && `, ${evenings} ${evenings === 1 ? 'evening' : 'evenings'} to come`}
                 </p>
                 <div className="page-tools">
-                    {data.undoable !== null && (
-                        <Button data-small data-testid="undo" title={data.undoable.title} onClick={() => void change.undo(data.undoable?.id ?? '')}>
-                            Take back the last
-                        </Button>
-                    )}
+                    <TakeBack undoable={data.undoable} change={change} />
                     <div className="views" role="group" aria-label="Look at">
                         {VIEWS.map((v) => (
                             <button key={v.view} type="button" className="view" aria-pressed={view === v.view} onClick={() => ask(v.view === 'stages' ? {} : { view: v.view }, { replace: true })}>

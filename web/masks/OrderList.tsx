@@ -38,7 +38,7 @@ export function OrderList({ orders, buildId, change }: { orders: Orders; buildId
                 <thead>
                     <tr>
                         <th scope="col">Order</th>
-                        <th scope="col">masks</th>
+                        <th scope="col">areas capped</th>
                         <th scope="col">edge</th>
                         <th scope="col">coats</th>
                         <th scope="col">waits</th>

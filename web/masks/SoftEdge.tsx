@@ -44,7 +44,7 @@ export function SoftEdge({ scale, wanted }: { scale: number; wanted: number }): 
                         </li>
                     ))}
             </ul>
-            <p className="soft-typical">By a gun on the full-size subject 50 to 250 mm: {(50 / scale).toFixed(1)} to {(250 / scale).toFixed(1)} mm here.</p>
+            {data !== undefined && <p className="soft-typical">By a gun on the full-size subject {data.typicalFullMm.join(' to ')} mm: {data.typicalFullMm.map((mm) => (mm / scale).toFixed(1)).join(' to ')} mm here.</p>}
         </section>
     );
 }

@@ -7,6 +7,7 @@ import type { SurfacePage as Surface } from '../api/types';
 import { queries, useSurface } from '../frame/queries';
 import { useChange } from '../frame/useChange';
 import { FindingCard } from '../shared/FindingCard';
+import { TakeBack } from '../shared/TakeBack';
 import { AddPlace } from './AddPlace';
 import { Features } from './Features';
 import { OtherGrit } from './OtherGrit';
@@ -54,11 +55,7 @@ function SurfaceStation({ data }: { data: Surface }): ReactElement {
                     {data.places.length} {data.places.length === 1 ? 'place' : 'places'}, {data.places.filter((p) => p.good).length} good
                 </p>
                 <div className="page-tools">
-                    {data.undoable !== null && (
-                        <Button data-small data-testid="undo" title={data.undoable.title} onClick={() => void change.undo(data.undoable?.id ?? '')}>
-                            Take back the last
-                        </Button>
-                    )}
+                    <TakeBack undoable={data.undoable} change={change} />
                     {data.parts.length > 0 && view !== 'add' && (
                         <Button data-testid="note-place" onClick={() => show('add')}>
                             Note a place

@@ -38,7 +38,7 @@ final class OrderCommand extends Speaks
     private static function inWords(array $one): string
     {
         return sprintf(
-            '%s: %.0f min, %d coats, %d masks, %.0f cm of edge, %.0f cm² of field, %d loadings, tape waited for %s%s%s', implode('; ', $one['names']), $one['minutes'], $one['coats'], $one['masks'], $one['edgeCm'], $one['fieldCm2'], $one['loadings'],
+            '%s: %.0f min, %d coats, %d areas capped, %.0f cm of edge, %.0f cm² of field, %d loadings, tape waited for %s%s%s', implode('; ', $one['names']), $one['minutes'], $one['coats'], $one['masks'], $one['edgeCm'], $one['fieldCm2'], $one['loadings'],
             $one['evenings'] === 1 ? 'once' : "{$one['evenings']} times", $one['shades'] === [] ? '' : ', with '.implode(' and ', $one['shades']), $one['decides'] === '' ? '' : ". {$one['decides']}",
         );
     }

@@ -10,6 +10,7 @@ use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\Mask;
 use AmberStep\Core\Lines\MaskLines;
+use AmberStep\Core\Log\ModelState;
 use AmberStep\Core\Masking\Register;
 use AmberStep\Core\Plan\Plan;
 use Illuminate\Support\Str;
@@ -32,7 +33,7 @@ final class RegisterPresenter
     }
 
     /**
-     * Typed sets as edits: panes get the panes that have no mask yet, in the kit's order.
+     * Typed sets as the edits that take them in.
      *
      * @return array<string, mixed>
      *
@@ -40,17 +41,11 @@ final class RegisterPresenter
      */
     public static function typed(string $text, Kit $kit): array
     {
-        $taken = array_column(array_map(static fn (Mask $m): array => ['area' => $m->area], $kit->masks), 'area', 'area');
-        $panes = array_values(array_filter($kit->areas, static fn (Area $a): bool => $a->isPane() && ! isset($taken[$a->id])));
-        $names = array_column(array_map(static fn (Area $a): array => ['id' => $a->id, 'name' => $a->name], $kit->areas), 'name', 'id');
-        $rows = $edits = [];
-        foreach (MaskLines::read($text) as $i => $one) {
-            $pane = preg_match('/\Apanes?\z/i', $one['what']) === 1 ? array_shift($panes) : null;
-            $mask = new Mask(strtoupper((string) Str::ulid()), count($kit->masks) + $i, $one['label'], $one['sheet'], $one['what'] === 'panes' ? 'pane' : rtrim($one['what'], 's'), area: $pane?->id, hand: $one['hand'], pair: $one['pair']);
-            $edits[] = Edit::add('masks', $mask->toArray())->toArray();
-            $rows[] = ['name' => $mask->name(), 'hand' => $mask->hand->value, 'where' => $mask->area === null ? null : $names[$mask->area]];
-        }
+        $masks = (new Register($kit, new ModelState))->taken(MaskLines::read($text), static fn (): string => strtoupper((string) Str::ulid()));
 
-        return ['masks' => $rows, 'edits' => $edits];
+        return [
+            'masks' => array_map(static fn (Mask $m): array => ['name' => $m->name(), 'hand' => $m->hand->value, 'where' => $m->area === null ? null : $kit->areasById[$m->area]->name], $masks),
+            'edits' => array_map(static fn (Mask $m): array => Edit::add('masks', $m->toArray())->toArray(), $masks),
+        ];
     }
 }

@@ -46,6 +46,25 @@ final readonly class Register
         return $with === [] ? [] : array_values(array_filter($panes, fn (Area $a): bool => $this->on($a->id) === []));
     }
 
+    /**
+     * Typed masks as they come into the register: those of panes on the panes that have none yet, in the kit's order.
+     *
+     * @param  list<array{sheet: string, label: string, what: string, hand: Hand, pair: string}>  $typed
+     * @param  callable(): string  $newId
+     * @return list<Mask>
+     */
+    public function taken(array $typed, callable $newId): array
+    {
+        $free = array_values(array_filter($this->kit->areas, fn (Area $a): bool => $a->isPane() && $this->on($a->id) === []));
+        $masks = [];
+        foreach ($typed as $i => $one) {
+            $isPane = preg_match('/\Apanes?\z/i', $one['what']) === 1;
+            $masks[] = new Mask($newId(), count($this->kit->masks) + $i, $one['label'], $one['sheet'], rtrim($one['what'], 's'), area: $isPane ? array_shift($free)?->id : null, hand: $one['hand'], pair: $one['pair']);
+        }
+
+        return $masks;
+    }
+
     /** @return list<array{Mask, Mask}> two of one pair for the same hand */
     public function sameHandTwice(): array
     {
