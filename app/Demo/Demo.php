@@ -37,7 +37,10 @@ final readonly class Demo
     /** Minutes of the day by which the builds stand in the hall; minutes for packing and for the way there. */
     private const IN_THE_HALL = [480, 60, 120];
 
-    private const BUILDS = ['shearwater', 'cinder', 'type6', 'torsay', 'marram'];
+    private const BUILDS = ['shearwater', 'cinder', 'type6', 'torsay', 'marram', 'brindle'];
+
+    /** Shut in its box until its masks are cut: it takes no time, and is taken back in hand at the builds. */
+    private const AWAY = ['brindle'];
 
     public function __construct(private Porter $porter, private Settings $settings, private BenchClock $clock, private Copies $copies, private Shows $shows)
     {
@@ -78,6 +81,7 @@ final readonly class Demo
             $file = $this->file($name, array_values($products));
             $ids[$name] = $file->id;
             $this->porter->import($file, Porter::REPLACE, true);
+            Build::query()->whereKey($file->id)->update(['away' => in_array($name, self::AWAY, true)]);
         }
         $this->enter($ids);
         if (! Gun::query()->exists()) {
@@ -120,7 +124,9 @@ final readonly class Demo
             return Event::fromArray([...$event, 'at' => $at, 'recorded' => $at]);
         }, self::list($data, 'events'));
 
-        return new BuildFile(is_string($data['id'] ?? null) ? $data['id'] : '', Kit::fromArray([...$kit, 'zone' => BenchZone::name()]), $products, array_values($events));
+        $own = array_map(Paint::fromArray(...), self::list($data, 'products'));
+
+        return new BuildFile(is_string($data['id'] ?? null) ? $data['id'] : '', Kit::fromArray([...$kit, 'zone' => BenchZone::name()]), [...$products, ...array_values($own)], array_values($events));
     }
 
     /**

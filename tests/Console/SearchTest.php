@@ -29,7 +29,7 @@ final class SearchTest extends AppTestCase
         foreach ($plans->byBuild as $plan) {
             foreach ($plan->atTheBench() as $planned) {
                 $gun = in_array($planned->step->operation, [Operation::Rinse, Operation::Strip, Operation::Mix], true);
-                $minutes[$gun ? 'gun' : 'spraying'] += $gun || $planned->step->operation->sprays() ? $planned->minutes : 0;
+                $minutes[$gun ? 'gun' : 'spraying'] += $gun || $planned->step->isSprayed() ? $planned->minutes : 0;
             }
         }
 

@@ -5083,6 +5083,7 @@ export interface components {
             note?: string | null;
         };
         Step: {
+            masks: components["schemas"]["LaidMasks"] | null;
             key: string;
             title: string;
             where: string;
@@ -6316,6 +6317,8 @@ export interface components {
         MaskFrame: {
             colour: components["schemas"]["MaskColour"] | null;
             inside: boolean;
+            /** @description a sheen and no colour */
+            varnish: boolean;
             coats: number;
             from: components["schemas"]["Instant"] | null;
             until: components["schemas"]["Instant"] | null;
@@ -6415,7 +6418,51 @@ export interface components {
             id: string;
             name: string;
         };
+        LaidMasks: {
+            aspect: number;
+            tiles: components["schemas"]["MaskTile"][];
+            masks: {
+                id: string;
+                name: string;
+                area: string;
+                where: string;
+                /** @enum {unknown} */
+                hand: "none" | "port" | "starboard";
+                start: string;
+                /** @description the other of its pair */
+                other: string | null;
+            }[];
+        };
+        ToneJar: {
+            paint: string;
+            swatch: string | null;
+            /** @description neat paint */
+            ml: number;
+            levelMl: number | null;
+        };
+        MaskTone: {
+            colour: string;
+            name: string;
+            swatch: string | null;
+            /** @description on the pieces of the pattern */
+            cm2: number;
+            coats: number;
+            /** @description neat paint for all of the model it goes on */
+            ml: number;
+            /** @description neat paint to mix so that there is a whole drop of each jar */
+            mixMl: number;
+            pieces: string[];
+            jars: components["schemas"]["ToneJar"][];
+        };
+        MaskPattern: {
+            start: string;
+            pieces: string[];
+            tones: components["schemas"]["MaskTone"][];
+            jars: components["schemas"]["ToneJar"][];
+            ml: number;
+        };
         MaskRegister: {
+            patterns: components["schemas"]["MaskPattern"][];
             masks: components["schemas"]["RegisterMask"][];
             says: string[];
             areas: components["schemas"]["RegisterArea"][];
@@ -6502,6 +6549,8 @@ export interface components {
             shapes: components["schemas"]["CutShape"][];
         };
         ShapeSheet: {
+            /** @description what its narrowest place asks for */
+            says: string[];
             now: components["schemas"]["Instant"];
             template: string;
             title: string;

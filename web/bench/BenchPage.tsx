@@ -13,6 +13,7 @@ import { Closing } from './Closing';
 import { Cost, useCost } from './Cost';
 import { FaultSheet } from './FaultSheet';
 import { HandsOff } from './HandsOff';
+import { useMaskAnswers } from './MaskCard';
 import { MinutesField, useMinutes } from './MinutesField';
 import { useSent } from './Parts';
 import { StepCard } from './StepCard';
@@ -36,6 +37,7 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
     const runs = useMemo(() => roundsOf(bench?.follows ?? []), [bench?.follows]);
     const ownRun = step === null ? undefined : runs.find((run) => run.some((line) => line.buildId === null && line.key === step.key));
     const parts = ownRun !== undefined && ownRun.length > 1 ? ownRun : [];
+    const masks = useMaskAnswers(step?.key ?? '', parts.length > 1 ? null : (step?.masks ?? null));
     const sent = parts.length > 1 ? parts.every((part) => isSent(part, buildId)) : step !== null && isSent({ key: step.key, buildId: null } as BenchLine, buildId);
 
     const write = (of: { title: string; where: string; buildId?: string | null; event: unknown }, whenMs: number): void => {
@@ -52,13 +54,13 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
     };
     const keys = useMemo(
         () => ({
-            Enter: () => step !== null && step.list === null && !sent && done(at),
+            Enter: () => step !== null && step.list === null && !sent && masks.ready && done(at),
             w: () => (bench?.faultPlaces.length ?? 0) > 0 && show('fault'),
             t: () => step !== null && show('time'),
             m: () => document.getElementById('minutes')?.focus(),
         }),
         // eslint-disable-next-line react-hooks/exhaustive-deps
-        [step, sent, parts, at, buildId, bench?.faultPlaces.length],
+        [step, sent, masks.ready, parts, at, buildId, bench?.faultPlaces.length],
     );
     useKeys(keys);
 
@@ -88,6 +90,7 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                         parts={parts}
                         tick={(part) => write(part, at)}
                         sent={sent}
+                        masks={masks}
                         closesAt={bench.closesAt}
                         zone={zone}
                         done={() => done(at)}

@@ -7,6 +7,7 @@ import { useNow } from '../api/clock';
 import { linkForCup } from '../shared/cupLink';
 import { ColourRows } from '../shared/ColourRows';
 import { minutesUntil, span, wall } from '../frame/words';
+import { MaskCard, type MaskAnswers } from './MaskCard';
 import { Parts } from './Parts';
 
 interface Props {
@@ -16,6 +17,7 @@ interface Props {
     parts: BenchLine[];
     tick: (part: BenchLine) => void;
     sent: boolean;
+    masks: MaskAnswers;
     closesAt: string | null;
     zone: string;
     done: () => void;
@@ -24,7 +26,7 @@ interface Props {
 }
 
 /** The step at hand, large enough to be read at arm's length. */
-export function StepCard({ buildId, step, parts, tick, sent, closesAt, zone, done, wrong, earlier }: Props): ReactElement {
+export function StepCard({ buildId, step, parts, tick, sent, masks, closesAt, zone, done, wrong, earlier }: Props): ReactElement {
     const at = useNow();
     const round = parts.find((part) => part.key === step.key && part.buildId === null)?.round ?? null;
     const minutes = round === null ? step.minutes : parts.reduce((sum, part) => sum + part.minutes, 0);
@@ -48,6 +50,7 @@ export function StepCard({ buildId, step, parts, tick, sent, closesAt, zone, don
                 )}
                 {step.setUp !== null && <Figures step={step} cupMl={round === null ? step.setUp.cupMl : parts.reduce((sum, part) => sum + (part.ml ?? 0), 0)} takes={round !== null} />}
                 {round !== null && <Parts buildId={buildId} parts={parts} tick={tick} />}
+                {step.masks !== null && round === null && <MaskCard laid={step.masks} answers={masks} />}
                 {step.list !== null && <ColourRows buildId={buildId} list={step.list} button={step.button} />}
                 {step.setUp === null && step.list === null && (
                     <dl className="figures">
@@ -84,10 +87,11 @@ export function StepCard({ buildId, step, parts, tick, sent, closesAt, zone, don
             </div>
             <div className="step-presses">
                 {step.list === null && (
-                    <Button data-main onClick={done} disabled={sent} data-testid="done">
+                    <Button data-main onClick={done} disabled={sent || !masks.ready} data-testid="done">
                         {sent ? 'Sending' : (round?.button ?? step.button)} <kbd aria-hidden="true">Enter</kbd>
                     </Button>
                 )}
+                {!masks.ready && <p className="step-asks">Say at each mask which one it is, then it counts.</p>}
                 {step.faultTargets.length > 0 && (
                     <Button onClick={wrong} data-testid="wrong">
                         Something went wrong

@@ -45,10 +45,10 @@ export function Edge({ frame, buildId, station }: { frame: Frame | undefined; bu
                         </span>
                     </Link>
                 ))}
-                <button className="edge-tool" type="button" onClick={() => ask('import')} aria-label="Begin a build">
-                    + build
-                </button>
             </nav>
+            <button className="edge-tool" type="button" onClick={() => ask('import')} aria-label="Begin a build">
+                + build
+            </button>
             {(others > 0 || (frame?.away ?? 0) > 0) && (
                 <Link className="edge-tool" to="/keep" title="All builds">
                     {[...(others > 0 ? [`${others} more`] : []), ...((frame?.away ?? 0) > 0 ? [`${frame?.away} away`] : [])].join(', ')}

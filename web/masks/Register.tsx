@@ -4,6 +4,7 @@ import { useDeferredValue, useState, type ReactElement } from 'react';
 import { api, Refused } from '../api/client';
 import type { MasksPage as Masks, RegisterMask, TypedMasks } from '../api/types';
 import type { Change } from '../frame/useChange';
+import { Tones } from './Tones';
 
 const STATES: Record<RegisterMask['state'], string> = { spare: 'spare', on: 'on', spent: 'spent', lost: 'lost' };
 const HANDS = [
@@ -52,6 +53,9 @@ export function Register({ data, change }: { data: Masks; change: Change }): Rea
                     </div>
                 )}
             </section>
+            {data.register.patterns.map((pattern) => (
+                <Tones key={pattern.start} pattern={pattern} />
+            ))}
             <TypedSets data={data} change={change} />
         </div>
     );

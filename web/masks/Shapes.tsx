@@ -8,6 +8,7 @@ import type { Edit, MasksPage as Masks, ShapeSheet, Template, TemplateList } fro
 import { PrintFoot, PrintHead } from '../frame/Printed';
 import { ulid } from '../frame/ulid';
 import type { Change } from '../frame/useChange';
+import { RubbingPhoto } from './RubbingPhoto';
 import { ShapeDrawing, SheetDrawing } from './ShapeDrawing';
 
 interface Asked {
@@ -52,6 +53,8 @@ function OneShape({ template, data, scale, change: kit }: { template: Template; 
     const { data: made, error } = useQuery({ queryKey: ['shape', template.name, search], queryFn: () => api.get<ShapeSheet>(`templates/${template.name}?${search}`), refetchInterval: false, retry: false });
     const wrong = error instanceof Refused ? (error.problems[0] ?? null) : null;
     const of = (field: string): string | undefined => (wrong !== null && wrong.path === field ? `${wrong.wrong}; ${wrong.right}` : undefined);
+    // A photograph is open, and its outline is not yet one.
+    const isBegun = template.name === 'rubbing' && asked.measures.from !== undefined && (asked.measures.points ?? '').split(',').length < 3;
     const fields = new Set([...template.fields.map((f) => f.name), 'grow', 'copies']);
 
     return (
@@ -59,6 +62,7 @@ function OneShape({ template, data, scale, change: kit }: { template: Template; 
             <section className="card shape-form" aria-labelledby="shape-title">
                 <h2 id="shape-title">{template.title}</h2>
                 <p className="shape-for">For {template.for}. The grey figures are an example until you type. Lengths in mm, or as 0.5 in, 12 thou, 610 mm full (of the full-size subject, 1/{scale}).</p>
+                {template.name === 'rubbing' && <RubbingPhoto measures={asked.measures} change={(measures) => change({ ...asked, measures })} />}
                 <div className="shape-fields">
                     {template.fields.map((field) => (
                         <TextInput
@@ -68,7 +72,7 @@ function OneShape({ template, data, scale, change: kit }: { template: Template; 
                             value={asked.measures[field.name] ?? ''}
                             onChange={(e) => change({ ...asked, measures: { ...asked.measures, [field.name]: e.currentTarget.value } })}
                             error={of(field.name)}
-                            maxLength={120}
+                            maxLength={field.unit === 'text' ? 2000 : 120}
                         />
                     ))}
                     {template.grows && <TextInput label="grow, mm (minus shrinks)" placeholder="0" value={asked.grow} onChange={(e) => change({ ...asked, grow: e.currentTarget.value })} error={of('grow')} maxLength={8} />}
@@ -85,7 +89,7 @@ function OneShape({ template, data, scale, change: kit }: { template: Template; 
             </section>
             <section className="card shape-sheet" aria-label="The shape" aria-live="polite" data-testid="shape">
                 <PrintHead title={template.title} build={data.build} at={now} />
-                {made !== undefined && wrong === null ? (
+                {made !== undefined && wrong === null && !isBegun ? (
                     <>
                         <dl className="shape-figures">
                             {made.shapes[0]?.figures.map((f) => (
@@ -101,6 +105,11 @@ function OneShape({ template, data, scale, change: kit }: { template: Template; 
                                 </dd>
                             </div>
                         </dl>
+                        {made.says.map((sentence) => (
+                            <p key={sentence} className="shape-says" data-testid="shape-says">
+                                {sentence}.
+                            </p>
+                        ))}
                         <div className="shape-measured">
                             {made.shapes.slice(0, 6).map((shape, i) => (
                                 <ShapeDrawing key={i} shape={shape} name={`${template.title}${made.shapes.length > 1 ? ` ${i + 1}` : ''}`} />
@@ -124,7 +133,7 @@ function OneShape({ template, data, scale, change: kit }: { template: Template; 
                         </div>
                     </>
                 ) : (
-                    <p className={wrong === null ? undefined : 'shape-none'}>{wrong === null ? 'Working it out.' : 'These measures make no shape: the field says which.'}</p>
+                    <p className={wrong === null ? undefined : 'shape-none'}>{isBegun ? 'Three points round the edge make a shape.' : wrong === null ? 'Working it out.' : 'These measures make no shape: the field says which.'}</p>
                 )}
                 <PrintFoot />
             </section>
@@ -135,7 +144,7 @@ function OneShape({ template, data, scale, change: kit }: { template: Template; 
 /** The pieces of a shape as masks of the register: each copy one, a pair two. */
 function masksOf(asked: Asked, template: Template, from: number): Edit[] {
     const copies = Math.max(1, Math.min(60, Math.floor(Number(asked.copies.replace(',', '.')) || 1)));
-    const measures = template.fields.map((f) => `${f.name}=${(asked.measures[f.name] ?? '').trim() || f.default}`).join(', ').slice(0, 400);
+    const measures = template.fields.map((f) => `${f.name}=${(asked.measures[f.name] ?? '').trim() || f.default}`).join(', ').slice(0, 2400);
     const edits: Edit[] = [];
     for (let i = 0; i < copies; i++) {
         const pair = asked.pair ? `${template.name} ${from + i + 1}` : '';

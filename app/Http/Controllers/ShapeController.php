@@ -50,7 +50,7 @@ final readonly class ShapeController
         $given = $request->query->all();
         $measures = [];
         foreach (is_array($given['m'] ?? null) ? $given['m'] : [] as $name => $text) {
-            $measures[(string) $name] = is_string($text) && strlen($text) <= 200 ? mb_scrub($text) : throw BadDocument::at((string) $name, 'cannot be read', 'write a number');
+            $measures[(string) $name] = is_string($text) && strlen($text) <= 2000 ? mb_scrub($text) : throw BadDocument::at((string) $name, 'cannot be read', 'write a number');
         }
         $number = static function (string $name, float $default) use ($given): float {
             $text = $given[$name] ?? '';

@@ -52,13 +52,13 @@ final readonly class MasksPresenter
         $frames = array_values(array_map($this->frame(...), $this->strip->frames));
 
         return [
-            'head' => ['colours' => count(array_filter($frames, static fn (array $f): bool => $f['colour'] !== null)), 'masks' => count($masks), 'edgeCm' => round(array_sum(array_column($masks, 'edgeCm')), 1), 'evenings' => $this->evenings()],
+            'head' => ['colours' => count(array_filter($frames, static fn (array $f): bool => $f['colour'] !== null && $f['varnish'] === false)), 'masks' => count($masks), 'edgeCm' => round(array_sum(array_column($masks, 'edgeCm')), 1), 'evenings' => $this->evenings()],
             'aspect' => Plate::ASPECT,
             'plates' => $this->plates(),
             'frames' => $frames,
             'masks' => array_values($masks),
             'alone' => array_map($this->colour(...), $this->strip->alone),
-            'findings' => array_values(array_filter(PlanPresenter::findings($this->plan), static fn (array $f): bool => in_array($f['rule'], ['uncovered', 'tape-safe', 'tape-overstays', 'unmask-when', 'mask-reacts', 'edge-fits-scale', 'light-then-dark', 'score-before-lift', 'panes-last', 'clear-glue-then-mask', 'mask-in-heat', 'opening-covered', 'mask-hand', 'paper-tape-on-curve'], true))),
+            'findings' => array_values(array_filter(PlanPresenter::findings($this->plan), static fn (array $f): bool => in_array($f['rule'], ['uncovered', 'tape-safe', 'tape-overstays', 'unmask-when', 'mask-reacts', 'edge-fits-scale', 'light-then-dark', 'varnish-edge', 'score-before-lift', 'panes-last', 'clear-glue-then-mask', 'mask-in-heat', 'opening-covered', 'mask-hand', 'paper-tape-on-curve'], true))),
         ];
     }
 
@@ -73,7 +73,7 @@ final readonly class MasksPresenter
         }
 
         return [
-            'colour' => $frame->colour === null ? null : $this->colour($frame->colour), 'inside' => $frame->inside, 'coats' => $frame->coats,
+            'colour' => $frame->colour === null ? null : $this->colour($frame->colour), 'inside' => $frame->inside, 'varnish' => $frame->colour !== null && MaskFor::sheen($frame->colour->id), 'coats' => $frame->coats,
             'from' => Time::utc($frame->fromEpoch), 'until' => Time::utc($frame->untilEpoch), 'done' => $frame->isDone, 'oneSitting' => $frame->inOne,
             'tiles' => $last, 'on' => array_map(strval(...), array_keys($frame->on)), 'off' => array_map(fn (string $key, array $caps): array => ['mask' => $key, 'name' => $this->names($caps), 'medium' => $caps[0]->medium->word(), 'at' => Time::utc($caps[0]->offEpoch), 'isOff' => $caps[0]->off], array_map(strval(...), array_keys($frame->off)), array_values($frame->off)),
             'open' => Names::listed(array_map(static fn (Shown $s): string => $s->area->name, $frame->open())),
@@ -101,17 +101,9 @@ final readonly class MasksPresenter
      */
     private function plate(string $id, array $areas): array
     {
-        $byId = array_column($areas, null, 'id');
-        $edges = array_values(array_filter($this->plan->context->kit->edges, static fn (Edge $e): bool => isset($byId[$e->areas[0]], $byId[$e->areas[1]])));
-        $plate = new Plate(array_map(static fn (Area $a): float => $a->cm2(), $byId), array_map(static fn (Edge $e): array => [$e->areas[0], $e->areas[1], $e->mm], $edges));
-
         return [
             'id' => $id, 'name' => $this->plan->context->pieceName(Strip::pieceOf($id)).(Strip::isInside($id) ? ', inside' : ''),
-            'tiles' => array_map(function (string $area, array $tile) use ($byId): array {
-                $colour = $this->plan->context->kit->colour($byId[$area]->intent->colour);
-
-                return ['area' => $area, 'name' => $byId[$area]->name, 'cm2' => round($byId[$area]->cm2(), 1), 'swatch' => $colour === null ? null : $this->colour($colour)['swatch'], 'colour' => $colour?->name, 'x' => round($tile[0], 4), 'y' => round($tile[1], 4), 'w' => round($tile[2], 4), 'h' => round($tile[3], 4)];
-            }, array_keys($plate->tiles), array_values($plate->tiles)),
+            'tiles' => PlatePresenter::tiles($areas, $this->plan),
         ];
     }
 

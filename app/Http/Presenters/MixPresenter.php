@@ -211,7 +211,7 @@ final readonly class MixPresenter
     {
         $out = [];
         foreach ($plan->byTime() as $planned) {
-            if ($planned->step->operation->sprays() && $planned->step->product !== null) {
+            if ($planned->step->isSprayed() && $planned->step->product !== null) {
                 $out[] = ['product' => $planned->step->product->id, 'title' => Words::title($planned->step, $plan->context).', '.Words::where($planned->step, $plan->context), 'start' => $planned->startEpoch, 'end' => $planned->endEpoch];
             }
         }

@@ -21,7 +21,7 @@ final class RoundPresenter
     public static function part(Step $step, Context $context): array
     {
         $round = Round::of($step, $context);
-        $need = $round === null || ! $step->operation->sprays() ? null : SetUp::of($step, $context->kit, $context->house, $context->experience->uses)?->need;
+        $need = $round === null || ! $step->isSprayed() ? null : SetUp::of($step, $context->kit, $context->house, $context->experience->uses)?->need;
 
         return [
             ...StepPresenter::told($step, $context),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Presenters;
 
 use AmberStep\Core\Masking\Shape\Field;
+use AmberStep\Core\Masking\Shape\Fineness;
 use AmberStep\Core\Masking\Shape\Order;
 use AmberStep\Core\Masking\Shape\Path;
 use AmberStep\Core\Masking\Shape\Shape;
@@ -28,6 +29,7 @@ final class ShapePresenter
     {
         return [
             'template' => $order->template->name, 'title' => $order->template->title,
+            'says' => array_values(array_unique(array_filter(array_map(Fineness::of(...), $order->shapes), static fn (?string $s): bool => $s !== null))),
             'shapes' => array_map(self::shape(...), $order->shapes),
             'sheet' => ['width' => round($order->sheet->width, 2), 'height' => round($order->sheet->height, 2), 'used' => round($order->sheet->used, 3), 'count' => count($order->sheet->shapes), 'shapes' => array_map(self::shape(...), $order->sheet->shapes)],
         ];

@@ -46,7 +46,7 @@ final class StepPresenter
             'n' => $step->n,
             'of' => $step->of,
             'swatch' => self::swatch($step, $context),
-            'sprays' => $step->operation->sprays(),
+            'sprays' => $step->isSprayed(),
             'remedy' => $step->isRemedy(),
         ];
     }
@@ -83,6 +83,7 @@ final class StepPresenter
             'list' => self::list($step, $plan),
             'layers' => StackPresenter::of($step, $plan),
             'event' => RoundPresenter::event($step),
+            'masks' => PlatePresenter::laid($step, $plan),
             'lastAt' => self::lastAt($step, $plan),
             'faultTargets' => array_values(array_filter($step->targets, static fn (string $t): bool => isset($plan->context->kit->areasById[$t]))),
         ];
@@ -134,7 +135,7 @@ final class StepPresenter
             'pressureBar' => $setUp->pressureBar === null ? null : round($setUp->pressureBar, 1),
             'distanceCm' => $setUp->distanceCm,
             'nozzleMm' => $setUp->nozzleMm,
-            'cupMl' => $step->operation->sprays() ? RoundPresenter::ml($setUp->need) : null,
+            'cupMl' => $step->isSprayed() ? RoundPresenter::ml($setUp->need) : null,
             'cupWhy' => $setUp->need->words(),
         ];
     }
@@ -187,7 +188,7 @@ final class StepPresenter
     {
         $last = $plan->context->surface->lastSprayed();
 
-        return $last !== null && $step->operation->sprays() && $step->product?->id === $last[0] && $plan->nowEpoch - $last[1] < InGuns::STAYS
+        return $last !== null && $step->isSprayed() && $step->product?->id === $last[0] && $plan->nowEpoch - $last[1] < InGuns::STAYS
             ? [$step->product->name.' is in the gun since '.Instant::wall($last[1], $plan->nowEpoch, $plan->context->kit->zone).': going on with it saves a rinse.'] : [];
     }
 

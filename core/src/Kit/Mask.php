@@ -41,7 +41,7 @@ final readonly class Mask
     public static function read(Reader $in): self
     {
         $mask = new self(
-            $in->id('id'), $in->whole('position', 0, 100000, 0), $in->text('label', 60), $in->optionalText('sheet', 40) ?? '', $in->optionalText('what', 60) ?? '', $in->optionalText('shape', 40), $in->optionalText('measures', 400) ?? '',
+            $in->id('id'), $in->whole('position', 0, 100000, 0), $in->text('label', 60), $in->optionalText('sheet', 40) ?? '', $in->optionalText('what', 60) ?? '', $in->optionalText('shape', 40), $in->optionalText('measures', 2400) ?? '',
             $in->optionalId('area'), $in->oneOf('hand', Hand::class, Hand::None), $in->optionalText('pair', 40) ?? '', $in->optionalId('stage'), $in->optionalText('start', 60) ?? '', $in->flag('lost'),
         );
         $in->refuseTheRest();

@@ -62,7 +62,7 @@ final readonly class HolderNeed
     public static function stillWants(array $left): bool
     {
         foreach ($left as $planned) {
-            if ($planned->step->operation->sprays()) {
+            if ($planned->step->isSprayed()) {
                 return true;
             }
         }
@@ -83,7 +83,7 @@ final readonly class HolderNeed
             $id = $planned->step->pieceId;
             if ($planned->step->operation === Operation::Mount) {
                 $from[$id] = $planned->startEpoch;
-            } elseif ($planned->step->operation->sprays() && $planned->step->phase === '') {
+            } elseif ($planned->step->isSprayed() && $planned->step->phase === '') {
                 $until[$id] = max($until[$id] ?? 0, $planned->endEpoch);
             }
         }

@@ -133,6 +133,17 @@ final readonly class MaskSteps
         }
     }
 
+    /** What shines otherwise is capped before another sheen is sprayed beside it, until the last is on (rule varnish-edge). */
+    public function sheens(StepSet $steps, Piece $piece, Sheens $sheens): void
+    {
+        foreach ($sheens->caps() as $purpose => [$ids, $place, $edges]) {
+            if ($this->pins->present(Operation::Mask, $purpose, $piece->id, ...$ids) !== false) {
+                $medium = $this->pins->find(static fn (Pin $p): ?Medium => $p->medium, Operation::Mask, $purpose, $piece->id, ...$ids) ?? self::mediumOf($edges, $this->house);
+                $this->pair($steps, $piece, $purpose, $ids, $medium, Rank::sheen($place) - 1, Rank::bareSheen($place), '');
+            }
+        }
+    }
+
     /** @param  list<string>  $ids */
     private function pair(StepSet $steps, Piece $piece, string $purpose, array $ids, Medium $medium, int $on, int $off, string $phase, int $n = 1, int $of = 1): void
     {

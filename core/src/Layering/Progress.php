@@ -192,8 +192,8 @@ final class Progress
             return true;
         }
 
-        // Whatever it was laid for; but the cover of an opening is no mask of a colour.
-        $on = array_diff_key($state->masks, $step->purpose === MaskFor::OPENING ? [] : [MaskFor::OPENING => true]);
+        // Whatever it was laid for; but the cover of an opening is no mask of a colour, nor is what keeps one sheen from another.
+        $on = array_filter($state->masks, static fn (string $for): bool => ($for === MaskFor::OPENING) === ($step->purpose === MaskFor::OPENING) && (MaskFor::sheen($for) === MaskFor::sheen($step->counted()) || $for === $step->counted()), ARRAY_FILTER_USE_KEY);
 
         return $on === [] && ($wasOn || $late);
     }
@@ -205,7 +205,7 @@ final class Progress
         $on = $this->steps->find("{$mask->target}/mask/{$mask->purpose}/{$mask->n}")->rank ?? $mask->rank;
         $off = $this->steps->find("{$mask->target}/unmask/{$mask->purpose}/{$mask->n}")->rank ?? PHP_INT_MAX;
         foreach ($this->steps->ofPiece($mask->pieceId) as $step) {
-            $concerned = $panes ? $step->operation->sprays() : in_array($step->operation, [Operation::Colour, Operation::Ground], true);
+            $concerned = $panes || MaskFor::sheen($mask->purpose) ? $step->isSprayed() : in_array($step->operation, [Operation::Colour, Operation::Ground], true);
             if (! $concerned || $step->isRemedy() || $step->phase !== $mask->phase || $step->rank < $on || ($mask->n < $mask->of && $step->rank > $off)) {
                 continue;
             }

@@ -77,9 +77,10 @@ final class StepBuilder
             $this->prepare($piece, $phase, $areas);
             $masks->faces($this->steps, $piece, $phase, $areas);
             $places = $this->colours->onPiece($areas, $this->surface, $phase !== '');
-            $this->coats($piece, $phase, $areas, $places);
+            $sheens = $this->coats($piece, $phase, $areas, $places);
             $masks->colours($this->steps, $piece, $phase, $areas, $places);
             if ($phase === '') {
+                $masks->sheens($this->steps, $piece, $sheens);
                 $masks->bare($this->steps, $piece);
                 $masks->openings($this->steps, $piece);
                 BuildSteps::scuff($this->steps, $piece, $areas, $this->surface, $this->nowEpoch);
@@ -143,10 +144,12 @@ final class StepBuilder
      * @param  non-empty-list<Area>  $areas
      * @param  array<string, int>  $places
      */
-    private function coats(Piece $piece, string $phase, array $areas, array $places): void
+    private function coats(Piece $piece, string $phase, array $areas, array $places): Sheens
     {
         $groups = [];
-        foreach ($this->layers->layers($areas, $piece) as $areaId => $layers) {
+        $all = $this->layers->layers($areas, $piece);
+        $sheens = new Sheens($this->kit, $all);
+        foreach ($all as $areaId => $layers) {
             foreach ($layers as $wanted) {
                 $key = $wanted->operation->value.'/'.$wanted->purpose;
                 $groups[$key] ??= [$wanted, []];
@@ -160,22 +163,24 @@ final class StepBuilder
             }
         }
         foreach ($groups as [$wanted, $ids]) {
-            $this->coat($piece, $phase, $wanted, $ids, $places);
+            if ($wanted->operation === Operation::Final && $sheens->isBrushed($wanted->purpose)) {
+                $wanted = new Wanted($wanted->operation, $wanted->purpose, $wanted->product, 1, CoatKind::Brushed, CoatKind::Brushed);
+            }
+            $rank = $wanted->operation === Operation::Final && $phase === '' ? $sheens->rank($wanted->purpose) : Rank::of($wanted->operation, $phase, $this->colourPlace($wanted, $ids, $places));
+            $this->coat($piece, $phase, $wanted, $ids, $rank);
         }
+
+        return $sheens;
     }
 
-    /**
-     * @param  list<string>  $ids
-     * @param  array<string, int>  $places
-     */
-    private function coat(Piece $piece, string $phase, Wanted $wanted, array $ids, array $places): void
+    /** @param  list<string>  $ids */
+    private function coat(Piece $piece, string $phase, Wanted $wanted, array $ids, int $rank): void
     {
-        $colour = $this->colourPlace($wanted, $ids, $places);
         $purpose = $wanted->purpose.($phase === '' ? '' : '+'.$phase);
         for ($n = 1; $n <= $wanted->coats; $n++) {
             $this->steps->add(new Step(
                 $piece->id, $wanted->operation, $purpose, $n, $wanted->coats, $piece->id, $ids,
-                Rank::of($wanted->operation, $phase, $colour), $piece->position, $phase,
+                $rank, $piece->position, $phase,
                 product: $this->asMixed($wanted), coatKind: $wanted->operation->leavesLayer() ? $wanted->kind($n) : null,
                 thinned: ($wanted->operation === Operation::Colour && $this->layers->isThinned($wanted->product)) || ($n === $wanted->coats && $this->takesExtraThinner($wanted, $piece, $ids)),
             ));

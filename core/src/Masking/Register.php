@@ -37,6 +37,33 @@ final readonly class Register
         return array_values(array_filter($this->kit->masks, static fn (Mask $m): bool => $m->area === $area && ! $m->lost));
     }
 
+    /**
+     * @param  list<string>  $areas  that are masked in one go
+     * @param  string  $purpose  colour it is laid for, or what else
+     * @return list<Mask> that are laid then
+     */
+    public function laid(array $areas, string $purpose): array
+    {
+        $laid = [];
+        foreach ($areas as $area) {
+            array_push($laid, ...array_filter($this->on($area), static fn (Mask $m): bool => $m->stage === null || $m->stage === $purpose || MaskFor::all($purpose)));
+        }
+
+        return $laid;
+    }
+
+    /** The other of a pair, for the other hand. */
+    public function other(Mask $mask): ?Mask
+    {
+        foreach ($this->kit->masks as $other) {
+            if ($mask->pair !== '' && $other->id !== $mask->id && ! $other->lost && [$other->sheet, $other->pair, $other->what] === [$mask->sheet, $mask->pair, $mask->what]) {
+                return $other;
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<Area> panes without a mask, where any pane has one of the register */
     public function panesWithout(): array
     {

@@ -50,7 +50,7 @@ final readonly class Aspects
         if ($hold !== null) {
             return new Aspect(AspectKind::Hold, $key, $hold->fromEpoch, $planned->openFrom($this->nowEpoch), $hold->because, $hold);
         }
-        if ($planned->step->operation->sprays()) {
+        if ($planned->step->isSprayed()) {
             $trouble = $this->room->limits->trouble($this->room->now(), Harvest::isGloss($planned->step));
             if ($trouble !== null) {
                 $fit = $this->room->fitFrom($this->nowEpoch, Harvest::isGloss($planned->step));

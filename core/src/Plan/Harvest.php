@@ -64,7 +64,7 @@ final class Harvest
         foreach ($this->thread->steps as $step) {
             $tasks->keys[] = $this->build.' '.$step->key;
             $tasks->seconds[] = (int) ceil($this->thread->minutes($step)) * 60;
-            $tasks->paint[] = $step->operation->sprays() && $step->product !== null ? $this->paint($step->product) : -1;
+            $tasks->paint[] = $step->isSprayed() && $step->product !== null ? $this->paint($step->product) : -1;
             $tasks->gloss[] = self::isGloss($step);
             $tasks->water[] = 60 * Thread::sharedMinutes($step);
             $tasks->fixed[] = $this->thread->fixed($step);
@@ -149,7 +149,7 @@ final class Harvest
             $this->tasks->air[$i] = array_values(array_filter($this->tasks->passes[$i], static fn (string $gate): bool => str_ends_with($gate, Tasks::AIR)));
             $shut = array_values(array_filter($holds, static fn (Hold $h): bool => $h->untilEpoch > $h->fromEpoch));
             $now = PlannedStep::firstFree($shut, $now);
-            if ($step->operation->sprays()) {
+            if ($step->isSprayed()) {
                 $now = $room->fitFrom($now, self::isGloss($step)) ?? $now;
             }
             $now += $this->tasks->seconds[$i];

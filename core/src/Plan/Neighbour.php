@@ -33,6 +33,6 @@ final readonly class Neighbour
     {
         $context = $thread->context;
 
-        return $step->operation->sprays() ? SetUp::of($step, $context->kit, $context->house, $context->experience->uses)?->need : null;
+        return $step->isSprayed() ? SetUp::of($step, $context->kit, $context->house, $context->experience->uses)?->need : null;
     }
 }

@@ -55,7 +55,7 @@ final class Sittings
     {
         $first = [];
         foreach ($this->thread->steps as $place => $step) {
-            if ($step->operation->sprays() && $step->of > 1) {
+            if ($step->isSprayed() && $step->of > 1) {
                 $of = "{$step->target}/{$step->operation->value}/{$step->purpose}";
                 if (! isset($first[$of]) && $step->n > 1) {
                     $this->begun[$place] = true;
@@ -88,7 +88,7 @@ final class Sittings
             foreach ($this->thread->problem->sequence->alone($unmask->key) as $before => $_) {
                 $place = $this->thread->places[$before] ?? null;
                 // Laid already, all that is left under it belongs to it.
-                if ($place !== null && $place > ($on ?? -1) && $this->thread->steps[$place]->operation->sprays()) {
+                if ($place !== null && $place > ($on ?? -1) && $this->thread->steps[$place]->isSprayed()) {
                     $this->join($place, $off);
                 }
             }

@@ -53,6 +53,7 @@ final class TradeRules
         Mask\TapeSafe::class,
         Mask\Uncovered::class,
         Mask\UnmaskWhen::class,
+        Mask\VarnishEdge::class,
         Paint\AmountsContradict::class,
         Paint\BottleMixed::class,
         Paint\ClearInsideFirst::class,

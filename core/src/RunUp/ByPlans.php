@@ -39,7 +39,7 @@ final class ByPlans
         $step = $planned->step;
         $context = $plan->context;
         $gun = in_array($step->operation, [Operation::Mix, Operation::Rinse, Operation::Strip], true);
-        $paint = $step->operation->sprays() || $gun ? $step->product : null;
+        $paint = $step->isSprayed() || $gun ? $step->product : null;
 
         return $gun ? new Block($build, $paint, $planned->startEpoch, $planned->endEpoch, $planned->minutes, [], [], [])
             : new Block($build, $paint, $planned->startEpoch, $planned->endEpoch, $planned->minutes, [Words::title($step, $context)], [$context->pieceName($step->pieceId)], [$step->key], self::opens($planned, $plan), self::putOffs($step->key, $context->kit));

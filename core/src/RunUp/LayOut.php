@@ -35,7 +35,7 @@ final class LayOut
     {
         $product = $step->product;
         if ($product !== null && ! in_array($step->operation, [Operation::Rinse, Operation::Strip, Operation::Discard], true)) {
-            $this->paints[$product->id] = ($this->paints[$product->id] ?? new LaidOut($product->name, $step->operation->sprays() && $step->cup === null ? ($product->family === Family::Aerosol ? 'from the can' : self::MIXED) : '', $product->swatch))->more($step->cup?->measuredMl());
+            $this->paints[$product->id] = ($this->paints[$product->id] ?? new LaidOut($product->name, $step->isSprayed() && $step->cup === null ? ($product->family === Family::Aerosol ? 'from the can' : self::MIXED) : '', $product->swatch))->more($step->cup?->measuredMl());
         }
         $setUp = SetUp::of($step, $context->kit, $context->house, $context->experience->uses);
         if ($setUp !== null && $setUp->nozzleMm !== null && $setUp->pressureBar !== null) {

@@ -82,7 +82,8 @@ final readonly class Marks
         return match ($mask->purpose) {
             MaskFor::PANES => 'mask panes',
             MaskFor::BARE => 'cap what stays bare',
-            default => 'cap '.($this->context->kit->colour($mask->purpose)->name ?? 'it').', '.$mask->medium->word(),
+            MaskFor::AS_IT_IS => 'cap what shines already',
+            default => MaskFor::sheen($mask->purpose) ? "cap the {$mask->purpose}, {$mask->medium->word()}" : 'cap '.($this->context->kit->colour($mask->purpose)->name ?? 'it').', '.$mask->medium->word(),
         };
     }
 

@@ -60,7 +60,7 @@ final readonly class SetUp
             $area += $house?->says('estimate', 'count') === true ? Counting::cm2($kit, $id) : $cm2;
             $largest = max($largest, $cm2);
         }
-        $tool = Tool::spraying($family, $largest);
+        $tool = $coat === CoatKind::Brushed ? Tool::Brush : Tool::spraying($family, $largest);
         $small = $tool === Tool::AirbrushSmall;
         $ratio = self::thinnerPerPaint($product, $step->thinned);
         $need = static fn (?float $nozzle): Need => Need::of($area, 1, $coat->filmMicrons($figures->referenceFilmMicrons), $figures->solidsByVolume, $tool, $ratio, false, $uses?->of($nozzle, $family));
@@ -70,7 +70,7 @@ final readonly class SetUp
         if ($step->operation->isWash()) {
             return new self('to taste', $figures->thinner, null, null, null, $coat, Need::wash($area, WashFigures::of($step->operation === Operation::Filter, $family)));
         }
-        if (! $step->operation->sprays()) {
+        if (! $step->isSprayed()) {
             return new self('to taste', $figures->thinner, null, null, null, $coat, $need(null));
         }
         $clear = $step->operation === Operation::Prime || $step->operation->isVarnish();

@@ -64,6 +64,12 @@ final readonly class Step
         $this->key = "{$target}/{$operation->value}/{$purpose}/{$n}";
     }
 
+    /** Put on with a gun or a can: what is brushed leaves the same layer and makes no mist. */
+    public function isSprayed(): bool
+    {
+        return $this->operation->sprays() && $this->coatKind !== CoatKind::Brushed;
+    }
+
     /** The stage it belongs to: steps of one colour and mix over pieces; coats fold into it. */
     public function stage(): string
     {

@@ -67,7 +67,7 @@ final class Cautions
         $solvent = $product->family->liquid() !== Liquid::WaterAcrylic;
 
         return [
-            ...($step->operation->sprays() || ($solvent && $step->operation->cleansTheGun()) ? [self::SPRAY] : []),
+            ...($step->isSprayed() || ($solvent && $step->operation->cleansTheGun()) ? [self::SPRAY] : []),
             ...(self::hasHardener($product) ? [self::ISOCYANATE] : []),
             ...($solvent && $step->operation !== Operation::Discard ? [self::NO_FLAME] : []),
             ...($solvent && $step->operation->isWash() ? ['White spirit vapour: air the room while it is worked.'] : []),
@@ -140,6 +140,6 @@ final class Cautions
     /** @return list<string> */
     private static function long(Step $step, Kit $kit): array
     {
-        return ! $step->operation->sprays() && Minutes::of($step, $kit) >= self::LONG ? ['Long work: good light, the right seat height, rest eyes and hands.'] : [];
+        return ! $step->isSprayed() && Minutes::of($step, $kit) >= self::LONG ? ['Long work: good light, the right seat height, rest eyes and hands.'] : [];
     }
 }

@@ -42,7 +42,7 @@ final class CoatCard
     public static function gun(Step $step, Context $context): array
     {
         $setUp = SetUp::of($step, $context->kit, $context->house, $context->experience->uses);
-        if ($setUp === null || ! $step->operation->sprays() || $step->isRemedy()) {
+        if ($setUp === null || ! $step->isSprayed() || $step->isRemedy()) {
             return [];
         }
         $colour = $step->operation === Operation::Colour && SetUp::isSoftEdged($step, $context->kit);

@@ -34,7 +34,7 @@ final class Manner
             $step->operation->sands() => self::sanding($step, $context->house),
             $step->operation === Operation::Mix => self::mixing($step, $context),
             $step->operation->isWash() => self::panels($step),
-            $step->operation->sprays() => [...PrimerCard::saved($step, $context), ...CoatCard::why($step, $context), ...CoatCard::gun($step, $context), ...self::cup($step, $context), ...self::tones($step, $context), ...CoatCard::faces($step, $context)],
+            $step->isSprayed() => [...PrimerCard::saved($step, $context), ...CoatCard::why($step, $context), ...CoatCard::gun($step, $context), ...self::cup($step, $context), ...self::tones($step, $context), ...CoatCard::faces($step, $context)],
             default => [],
         };
     }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace AmberStep\Core\Telling;
 
 use AmberStep\Core\Kit\Curve;
+use AmberStep\Core\Kit\Edge;
 use AmberStep\Core\Kit\EdgeKind;
 use AmberStep\Core\Kit\Hand;
+use AmberStep\Core\Kit\Mask;
 use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Masking\Cover;
 use AmberStep\Core\Masking\MaskFor;
@@ -28,7 +30,7 @@ final class MaskCard
             return [];
         }
 
-        return [...self::own($step, $context), ...self::how($step, $context), ...self::field($step, $context), ...(self::hasTab($step) ? ['A small tab of it beside, where nobody looks: that is lifted first.'] : [])];
+        return [...self::own($step, $context), ...self::how($step, $context), ...self::counted($step, $context), ...self::field($step, $context), ...(self::hasTab($step) ? ['A small tab of it beside, where nobody looks: that is lifted first.'] : [])];
     }
 
     /** What holds by its glue on paint is tried on a tab before all of it is lifted (handbook 7, Test tab). */
@@ -41,16 +43,8 @@ final class MaskCard
     private static function own(Step $step, Context $context): array
     {
         $register = new Register($context->kit, $context->surface);
-        $told = [];
-        foreach ($step->targets as $area) {
-            foreach ($register->on($area) as $mask) {
-                if ($mask->stage === null || $mask->stage === $step->counted() || MaskFor::all($step->purpose)) {
-                    $told[] = ucfirst($mask->name()).' on '.$context->areaName($area).($mask->hand === Hand::None ? '' : ", {$mask->hand->word()} hand").($mask->start === '' ? '' : ", begins at {$mask->start}").'.';
-                }
-            }
-        }
 
-        return $told;
+        return array_map(static fn (Mask $mask): string => ucfirst($mask->name()).' on '.$context->areaName((string) $mask->area).($mask->hand === Hand::None ? '' : ", {$mask->hand->word()} hand").($mask->start === '' ? '' : ", begins at {$mask->start}").'.', $register->laid($step->targets, $step->counted()));
     }
 
     /** @return list<string> */
@@ -80,6 +74,28 @@ final class MaskCard
             Medium::HeldCard => ['Held by hand, off the surface, moved along with the gun.'],
             default => [],
         };
+    }
+
+    /**
+     * What is counted before the gun is taken up (rule uncovered): areas, and the corners, where two runs of tape meet or one
+     * laid round a body meets itself. A corner is where it opens.
+     *
+     * @return list<string>
+     */
+    private static function counted(Step $step, Context $context): array
+    {
+        if (! in_array($step->medium, [Medium::PaperTape, Medium::VinylTape, Medium::CutFilm], true) || $step->purpose === MaskFor::PANES) {
+            return $step->purpose === MaskFor::PANES && count($step->targets) > 1 ? [sprintf('Count them: %d panes.', count($step->targets))] : [];
+        }
+        $corners = 0;
+        foreach ($step->targets as $area) {
+            $edges = array_filter($context->kit->edgesOf($area), static fn (Edge $e): bool => ! in_array($e->areas[$e->areas[0] === $area ? 1 : 0], $step->targets, true));
+            $round = array_filter($edges, static fn (Edge $e): bool => $e->curve !== Curve::Flat);
+            $corners += count($edges) > 1 ? count($edges) : count($round);
+        }
+        $parts = [...(count($step->targets) > 1 ? [count($step->targets).' areas'] : []), ...($corners > 0 ? [$corners.($corners === 1 ? ' corner' : ' corners').' where tape meets tape'] : [])];
+
+        return $parts === [] ? [] : ['Count before you spray: '.implode(', ', $parts).'.'];
     }
 
     /** @return list<string> what covers the field, and how much of it there is */
@@ -126,7 +142,7 @@ final class MaskCard
         $mask = $context->steps->find("{$unmask->target}/mask/{$unmask->purpose}/{$unmask->n}");
         $microns = [];
         foreach ($context->steps->ofPiece($unmask->pieceId) as $step) {
-            if ($step->operation->sprays() && ! $step->isRemedy() && $step->phase === $unmask->phase && $step->product !== null && $step->rank > ($mask->rank ?? 0) && $step->rank < $unmask->rank) {
+            if ($step->isSprayed() && ! $step->isRemedy() && $step->phase === $unmask->phase && $step->product !== null && $step->rank > ($mask->rank ?? 0) && $step->rank < $unmask->rank) {
                 foreach (array_diff($step->targets, $unmask->targets) as $area) {
                     $microns[$area] = ($microns[$area] ?? 0) + ($step->coatKind ?? CoatKind::Light)->filmMicrons($step->product->family->figures()->referenceFilmMicrons);
                 }

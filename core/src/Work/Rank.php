@@ -53,7 +53,7 @@ final class Rank
             Operation::Seal => self::AFTER_COLOURS + 40,
             Operation::Barrier => self::AFTER_COLOURS + 45,
             Operation::PinWash, Operation::Filter => self::AFTER_COLOURS + 50,
-            Operation::Final => self::AFTER_COLOURS + 70,
+            Operation::Final => self::AFTER_COLOURS + 60,
             Operation::Polish => self::AFTER_COLOURS + 80,
             Operation::Unplug => self::AFTER_COLOURS + 94,
             Operation::Scrape => self::AFTER_COLOURS + 95,
@@ -77,6 +77,27 @@ final class Rank
     public static function maskAfter(int $colour, string $phase = ''): int
     {
         return self::of(Operation::Colour, $phase, $colour, 3);
+    }
+
+    /** Sheens a piece may have: each final coat with room for the mask before it. */
+    public const SHEENS = 4;
+
+    /** @param  int  $place  of a final coat among those of its piece, first sprayed first */
+    public static function sheen(int $place): int
+    {
+        return self::of(Operation::Final, extra: 2 * $place);
+    }
+
+    /** Once the last is sprayed, what was capped last is lifted first. */
+    public static function bareSheen(int $place): int
+    {
+        return self::of(Operation::Final, extra: 2 * self::SHEENS + self::SHEENS - $place);
+    }
+
+    /** With all masks off. */
+    public static function brushedSheen(): int
+    {
+        return self::of(Operation::Final, extra: 3 * self::SHEENS + 2);
     }
 
     public static function inspectBefore(Operation $operation): int

@@ -34,7 +34,7 @@ final class CupCareTest extends TestCase
                     self::assertSame(5, intdiv($planned->endEpoch - $planned->startEpoch, 60), "seed {$seed}");
                     self::assertSame([$id, $planned->endEpoch], [$steps[$i + 1]->step->product?->id, $steps[$i + 1]->startEpoch], "seed {$seed}: its coat follows at once");
                     $mixed[$id] = $planned->endEpoch;
-                } elseif ($planned->step->operation->sprays() && $planned->step->product?->family->value !== 'aerosol') {
+                } elseif ($planned->step->isSprayed() && $planned->step->product?->family->value !== 'aerosol') {
                     $last = max([$mixed[$id] ?? 0, ...array_map(static fn ($e): int => $e->product === $id ? $e->atEpoch : 0, $build->events)]);
                     self::assertLessThanOrEqual(4 * 3600, $planned->startEpoch - $last, "seed {$seed}: {$planned->step->key}");
                 }
@@ -57,7 +57,7 @@ final class CupCareTest extends TestCase
                     $fresh[$id] = true;
                 } elseif ($planned->step->operation->cleansTheGun()) {
                     $fresh[$id] = true;
-                } elseif ($planned->step->operation->sprays() && isset($cup[$id])) {
+                } elseif ($planned->step->isSprayed() && isset($cup[$id])) {
                     $takes[$cup[$id]] = ($takes[$cup[$id]] ?? 0) + (SetUp::of($planned->step, $plan->context->kit, $plan->context->house)->need->mixMl ?? 0);
                     $coats[$cup[$id]] = ($coats[$cup[$id]] ?? 0) + 1;
                     $fillings[$cup[$id]] = ($fillings[$cup[$id]] ?? 0) + (isset($fresh[$id]) ? 1 : 0);
@@ -188,7 +188,7 @@ final class CupCareTest extends TestCase
     private function firstOf(Plan $plan, PlannedStep $cup): PlannedStep
     {
         foreach ($plan->byTime() as $planned) {
-            if ($planned->step->operation->sprays() && $planned->step->product?->id === $cup->step->product?->id && $planned->startEpoch >= $cup->endEpoch) {
+            if ($planned->step->isSprayed() && $planned->step->product?->id === $cup->step->product?->id && $planned->startEpoch >= $cup->endEpoch) {
                 return $planned;
             }
         }

@@ -59,7 +59,7 @@ final class GunCareTest extends TestCase
                 if (in_array($planned->step->operation, [Operation::Rinse, Operation::Strip], true)) {
                     self::assertSame($inGun, $product?->id, "seed {$seed}: cleaned of what is not in it");
                     $inGun = null;
-                } elseif ($planned->step->operation->sprays()) {
+                } elseif ($planned->step->isSprayed()) {
                     self::assertContains($inGun, [null, $product?->id], "seed {$seed}: {$product?->name} on top of another");
                     $inGun = $product?->id;
                 }

@@ -210,7 +210,7 @@ final class AssemblyTest extends TestCase
         return array_values(array_map(static fn (PlannedStep $p): array => [
             'at' => $p->startEpoch, 'do' => $p->step->operation->value, 'on' => array_values(array_map($name, array_filter($p->step->targets, static fn (string $t): bool => isset($kit->areasById[$t])))),
             'joint' => $p->step->jointId === null || ! $p->step->operation->joins() ? null : $name($p->step->jointId), 'piece' => array_map(static fn ($part): string => $part->name, $plan->context->breakdown->byId[$p->step->pieceId]->parts ?? []),
-            'family' => $p->step->operation->sprays() ? $p->step->product?->family->value : null, 'for' => $p->step->operation === Operation::Mask || $p->step->operation === Operation::Unmask ? $p->step->counted() : $name($p->step->counted()),
+            'family' => $p->step->isSprayed() ? $p->step->product?->family->value : null, 'for' => $p->step->operation === Operation::Mask || $p->step->operation === Operation::Unmask ? $p->step->counted() : $name($p->step->counted()),
         ], $plan->byTime()));
     }
 }

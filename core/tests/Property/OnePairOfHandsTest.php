@@ -167,7 +167,7 @@ final class OnePairOfHandsTest extends TestCase
                 $wrong[] = "{$paint} dries in a gun before {$step->key}";
             }
         }
-        if ($step->operation->sprays() && $step->product !== null && $step->product->family->value !== 'aerosol') {
+        if ($step->isSprayed() && $step->product !== null && $step->product->family->value !== 'aerosol') {
             $guns[$id] = $line['end'];
             if (count($guns) > $most) {
                 $wrong[] = "{$step->key} wants one gun more than there are";
@@ -231,7 +231,7 @@ final class OnePairOfHandsTest extends TestCase
      */
     private static function whereSprayed(array $line, SetOfBuilds $set): array
     {
-        if (! $line['step']->operation->sprays() || $set->bench->places === []) {
+        if (! $line['step']->isSprayed() || $set->bench->places === []) {
             return [];
         }
         $minute = static fn (int $epoch): int => 60 * (int) ($wall = (new DateTimeImmutable('@'.$epoch))->setTimezone($set->calendar->zone))->format('G') + (int) $wall->format('i');
@@ -290,7 +290,7 @@ final class OnePairOfHandsTest extends TestCase
         if (! $line['step']->operation->sands() || $house->says('sanding', 'wet')) {
             return [];
         }
-        $tacky = array_filter($lines, static fn (array $l): bool => $l['step']->operation->sprays() && $l['end'] <= $line['start'] && $l['end'] > $line['start'] - 300);
+        $tacky = array_filter($lines, static fn (array $l): bool => $l['step']->isSprayed() && $l['end'] <= $line['start'] && $l['end'] > $line['start'] - 300);
 
         return array_values(array_map(static fn (array $l): string => "{$line['step']->key} is sanded while {$l['build']} {$l['step']->key} is tacky", $tacky));
     }

@@ -12,7 +12,7 @@ final class Templates
     /** @return array<string, Template> */
     public static function all(): array
     {
-        $all = [...Panes::templates(), ...Plain::templates(), ...Rolled::templates(), ...Wings::templates(), ...Repeated::templates(), ...Letters::templates()];
+        $all = [...Panes::templates(), ...Plain::templates(), ...Rolled::templates(), ...Wings::templates(), ...Repeated::templates(), ...Letters::templates(), ...Rubbing::templates()];
 
         return array_column($all, null, 'name');
     }

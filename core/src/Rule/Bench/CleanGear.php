@@ -81,8 +81,8 @@ final class CleanGear implements Judges, OrdersHolds
         $aerosol = $step->product?->family === Family::Aerosol;
 
         return match ($outage->missing) {
-            Missing::Gun => $step->operation->sprays() && ! $aerosol,
-            Missing::Can => $step->operation->sprays() && $aerosol && ($outage->target === null || $step->product?->id === $outage->target),
+            Missing::Gun => $step->isSprayed() && ! $aerosol,
+            Missing::Can => $step->isSprayed() && $aerosol && ($outage->target === null || $step->product?->id === $outage->target),
             Missing::Part => in_array($outage->target, [$step->pieceId, ...($kit->jointsById[$step->jointId ?? '']->parts ?? [])], true) && ! $step->operation->isOfTheBuild(),
         };
     }

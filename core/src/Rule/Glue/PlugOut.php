@@ -29,7 +29,7 @@ final class PlugOut implements OrdersSteps
         $sprays = [];
         foreach ($bare->phase === '' ? $context->breakdown->sides($context->kit->jointsById[$bare->counted()]) : [] as $piece) {
             foreach ($piece->id === $bare->pieceId ? [] : $context->steps->ofPiece($piece->id) as $step) {
-                if ($step->operation->sprays() && ! $step->isRemedy()) {
+                if ($step->isSprayed() && ! $step->isRemedy()) {
                     $sprays[] = $step;
                 }
             }

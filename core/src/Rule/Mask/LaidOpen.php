@@ -19,7 +19,7 @@ final class LaidOpen
     /** @return iterable<Misdeed> */
     public static function by(Step $step, World $before): iterable
     {
-        if (! $step->operation->sprays() || $step->phase !== '') {
+        if (! $step->isSprayed() || $step->phase !== '') {
             return;
         }
         $beside = self::beside($step, $before);

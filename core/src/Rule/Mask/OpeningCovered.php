@@ -32,7 +32,7 @@ final class OpeningCovered implements OrdersSteps, SeesDeeds
 
     public function deeds(Step $step, World $before): iterable
     {
-        if (! $step->operation->sprays() || $step->phase !== '') {
+        if (! $step->isSprayed() || $step->phase !== '') {
             return;
         }
         foreach ($before->breakdown->byId[$step->pieceId]->areas ?? [] as $area) {
@@ -81,7 +81,7 @@ final class OpeningCovered implements OrdersSteps, SeesDeeds
         if ($step->phase !== '' || $step->key === $cover->key || $step->key === $off->key || $step->isRemedy()) {
             return;
         }
-        if ($step->operation->sprays() || $step->operation === Operation::Polish) {
+        if ($step->isSprayed() || $step->operation === Operation::Polish) {
             yield Say::must($cover, $step, $this, 'The open inside is covered before anything is sprayed round it.');
             yield Say::must($step, $off, $this, 'The cover stays in until the last coat is on.');
         } elseif ($step->operation->sands()) {

@@ -31,7 +31,7 @@ final class PanesLast implements OrdersSteps
                     continue;
                 }
                 foreach ($context->steps->ofPiece($mask->pieceId) as $spray) {
-                    if (! $spray->operation->sprays() || $spray->phase !== '' || $spray->isRemedy()) {
+                    if (! $spray->isSprayed() || $spray->phase !== '' || $spray->isRemedy()) {
                         continue;
                     }
                     yield $operation === Operation::Mask

@@ -47,7 +47,7 @@ final class Retape
         $laid = max([0, ...array_map(static fn (MaskOn $m): int => $m->atEpoch, $outlook->context->surface->area($targets[0])->masks)]);
         $before = null;
         foreach ($outlook->leftOfPiece($unmask->step->pieceId) as $other) {
-            if ($other->step->operation->sprays() && ! $other->step->isRemedy() && $other->startEpoch <= $laid + $stay && ($before === null || $other->startEpoch > $before->startEpoch)) {
+            if ($other->step->isSprayed() && ! $other->step->isRemedy() && $other->startEpoch <= $laid + $stay && ($before === null || $other->startEpoch > $before->startEpoch)) {
                 $before = $other;
             }
         }

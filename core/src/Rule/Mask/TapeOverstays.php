@@ -122,7 +122,7 @@ final class TapeOverstays implements Judges
     {
         $coat = null;
         foreach ($outlook->leftOfPiece($mask->step->pieceId) as $other) {
-            if ($other->step->operation->sprays() && $other->startEpoch >= $mask->endEpoch && ($coat === null || $other->startEpoch < $coat->startEpoch)) {
+            if ($other->step->isSprayed() && $other->startEpoch >= $mask->endEpoch && ($coat === null || $other->startEpoch < $coat->startEpoch)) {
                 $coat = $other;
             }
         }

@@ -37,7 +37,7 @@ final class Uncovered implements Judges, OrdersSteps, SeesDeeds
     public function order(Context $context): iterable
     {
         foreach ($context->steps->with(Operation::Mask) as $mask) {
-            if ($mask->isRemedy() || MaskFor::all($mask->purpose)) {
+            if ($mask->isRemedy() || MaskFor::all($mask->purpose) || MaskFor::sheen($mask->purpose)) {
                 continue;
             }
             $off = $context->steps->find("{$mask->target}/unmask/{$mask->purpose}/{$mask->n}")->rank ?? PHP_INT_MAX;
@@ -98,7 +98,7 @@ final class Uncovered implements Judges, OrdersSteps, SeesDeeds
         $hits = [];
         foreach ($outlook->leftOfPiece($pieceId) as $planned) {
             $step = $planned->step;
-            if ($step->phase !== '' || $step->isRemedy() || ! $step->operation->sprays() || in_array($areaId, $step->targets, true)) {
+            if ($step->phase !== '' || $step->isRemedy() || ! $step->isSprayed() || in_array($areaId, $step->targets, true)) {
                 continue;
             }
             if ($area->isPane() || in_array($step->operation, [Operation::Colour, Operation::Ground], true)) {

@@ -38,7 +38,7 @@ final class UnmaskWhen implements Judges, OrdersHolds, OrdersSteps
     public function order(Context $context): iterable
     {
         foreach ($context->steps->with(Operation::Unmask) as $unmask) {
-            if ($unmask->isRemedy() || MaskFor::all($unmask->purpose)) {
+            if ($unmask->isRemedy() || MaskFor::all($unmask->purpose) || MaskFor::sheen($unmask->purpose)) {
                 continue;
             }
             foreach ($context->steps->ofPiece($unmask->pieceId) as $step) {

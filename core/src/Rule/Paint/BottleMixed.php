@@ -54,7 +54,7 @@ final class BottleMixed implements Judges
         $steps = $names = [];
         foreach ($outlook->left as $planned) {
             $product = $planned->step->product;
-            if ($product !== null && $planned->step->operation->sprays() && $product->levelMl !== null && $product->sizeMl !== null && $product->levelMl > 0 && $product->levelMl < self::LAST * $product->sizeMl) {
+            if ($product !== null && $planned->step->isSprayed() && $product->levelMl !== null && $product->sizeMl !== null && $product->levelMl > 0 && $product->levelMl < self::LAST * $product->sizeMl) {
                 $steps[$product->id] ??= $planned->step->key;
                 $names[$product->id] = $product;
             }

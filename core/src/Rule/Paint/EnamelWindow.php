@@ -74,7 +74,7 @@ final class EnamelWindow implements OrdersHolds, OrdersSteps, SeesDeeds
     /** Once its first window is over, two-part takes another coat scuffed or not at all. */
     public function deeds(Step $step, World $before): iterable
     {
-        foreach ($step->operation->sprays() && $step->product?->family === Family::TwoPart ? $step->targets : [] as $target) {
+        foreach ($step->isSprayed() && $step->product?->family === Family::TwoPart ? $step->targets : [] as $target) {
             $state = $before->state($target);
             $top = $state->top();
             $window = $top?->product?->family === Family::TwoPart ? $top->product->family->figures()->firstWindowMinutes : null;

@@ -34,7 +34,7 @@ final class MetalNeedsKey implements Judges, OrdersSteps
         foreach ($context->steps->with(Operation::Abrade) as $abrade) {
             foreach ($abrade->isRemedy() ? [] : $abrade->targets as $area) {
                 foreach ($context->steps->on($area) as $step) {
-                    if (($step->operation->sprays() || $step->operation->cleans()) && ! $step->isRemedy() && $step->phase === $abrade->phase) {
+                    if (($step->isSprayed() || $step->operation->cleans()) && ! $step->isRemedy() && $step->phase === $abrade->phase) {
                         yield Say::must($abrade, $step, $this, 'Metal is abraded for a key before anything goes on it.');
                     }
                 }

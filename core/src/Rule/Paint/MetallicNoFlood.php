@@ -34,7 +34,7 @@ final class MetallicNoFlood implements Judges
         foreach ($outlook->left as $planned) {
             $step = $planned->step;
             $product = $step->product;
-            if ($product?->isMetallic() !== true || ! $step->operation->sprays() || $step->isRemedy() || ($step->coatKind !== CoatKind::Wet && ! $step->thinned)) {
+            if ($product?->isMetallic() !== true || ! $step->isSprayed() || $step->isRemedy() || ($step->coatKind !== CoatKind::Wet && ! $step->thinned)) {
                 continue;
             }
             $soft = array_values(array_filter($step->targets, fn (string $t): bool => self::isOverSoft($outlook, $t, $planned)));

@@ -38,7 +38,7 @@ final class OnePassOneCup implements Judges
         foreach ($outlook->left as $planned) {
             $step = $planned->step;
             $mark = $step->pieceId.'/'.$step->operation->value.'/'.$step->counted();
-            if (isset($told[$mark]) || $step->isRemedy() || ! $step->operation->sprays() || $step->product === null || $step->product->family === Family::Aerosol) {
+            if (isset($told[$mark]) || $step->isRemedy() || ! $step->isSprayed() || $step->product === null || $step->product->family === Family::Aerosol) {
                 continue;
             }
             [$area, $ml] = $this->largest($planned, $outlook);

@@ -58,7 +58,7 @@ final class PotLife implements Judges, OrdersHolds, SeesDeeds
         }
         $dead = $cup === null || $cup->potLifeMinutes <= 0 ? null : $cup->atEpoch + (int) (60 * $cup->potLifeMinutes);
         // A day later nobody sprays what has set: another cup was mixed, and not written down.
-        if ($step->operation->sprays() && $dead !== null && $before->nowEpoch > $dead && $before->nowEpoch < $dead + 86400 && ($step->targets[0] ?? '') !== '') {
+        if ($step->isSprayed() && $dead !== null && $before->nowEpoch > $dead && $before->nowEpoch < $dead + 86400 && ($step->targets[0] ?? '') !== '') {
             yield new Misdeed(Severity::Stop, "{$step->product?->name} sprayed from a dead cup", sprintf('Its life was over for %d min: it sprays, but it does not cross-link as it should.', intdiv($before->nowEpoch - $dead, 60)), $step->targets[0], 'Try a nail on it once it should be hard; strip what stays soft');
         }
     }
@@ -86,7 +86,7 @@ final class PotLife implements Judges, OrdersHolds, SeesDeeds
         $open = [];
         foreach ($outlook->left as $planned) {
             $product = $planned->step->product;
-            if ($product === null || $planned->step->isRemedy() || ! $planned->step->operation->sprays() || ! in_array($product->family, [Family::TwoPart, Family::HardenedEnamel], true)) {
+            if ($product === null || $planned->step->isRemedy() || ! $planned->step->isSprayed() || ! in_array($product->family, [Family::TwoPart, Family::HardenedEnamel], true)) {
                 continue;
             }
             $run = $open[$product->id] ?? [];

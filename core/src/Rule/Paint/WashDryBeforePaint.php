@@ -81,7 +81,7 @@ final class WashDryBeforePaint implements OrdersHolds, OrdersSteps, SeesDeeds
 
     public function deeds(Step $step, World $before): iterable
     {
-        foreach ($step->operation->sprays() ? $step->targets : [] as $target) {
+        foreach ($step->isSprayed() ? $step->targets : [] as $target) {
             $area = $before->kit->areasById[$target] ?? null;
             $state = $before->state($target);
             if ($area !== null && $state->layers === [] && ! $state->isClean()) {

@@ -11,7 +11,7 @@ use AmberStep\Core\Section\Cap;
 final readonly class Frame
 {
     /**
-     * @param  Colour|null  $colour  null: nothing is sprayed any more
+     * @param  Colour|null  $colour  a varnish goes by its sheen; null: nothing is sprayed any more
      * @param  array<string, list<Shown>>  $pieces  by plate
      * @param  array<string, list<Cap>>  $on  laid for it, by what is laid in one go
      * @param  array<string, list<Cap>>  $off  lifted after it, by what comes off in one go

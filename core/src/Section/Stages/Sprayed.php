@@ -13,7 +13,8 @@ final class Sprayed
     /** @var array<string, array{int, int, int}> first and last coat and how many, by plate */
     public array $plates = [];
 
-    public function __construct(public readonly Colour $colour, public readonly bool $inside)
+    /** @param  string|null  $sheen  of a varnish */
+    public function __construct(public readonly Colour $colour, public readonly bool $inside, public readonly ?string $sheen = null)
     {
     }
 

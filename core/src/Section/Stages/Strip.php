@@ -6,10 +6,12 @@ namespace AmberStep\Core\Section\Stages;
 
 use AmberStep\Core\Kit\Area;
 use AmberStep\Core\Kit\Colour;
+use AmberStep\Core\Kit\EdgeKind;
 use AmberStep\Core\Kit\Face;
 use AmberStep\Core\Layering\Phase;
 use AmberStep\Core\Log\Layer;
 use AmberStep\Core\Masking\MaskFor;
+use AmberStep\Core\Material\CoatKind;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Section\Cap;
 use AmberStep\Core\Section\Section;
@@ -98,22 +100,49 @@ final class Strip
                 }
             }
         }
-        $stages = array_values($stages);
+        $stages = [...array_values($stages), ...$this->sheens($all)];
         usort($stages, static fn (Sprayed $a, Sprayed $b): int => $a->first() <=> $b->first());
         $masked = fn (Sprayed $s): bool => array_intersect_key($s->plates, $this->plates) !== [];
 
         return [array_values(array_filter($stages, $masked)), array_values(array_filter($stages, static fn (Sprayed $s): bool => ! $masked($s)))];
     }
 
-    private function layer(Area $area): ?Layer
+    /**
+     * A varnish is a colour here, on plates where one sheen is capped for another.
+     *
+     * @param  array<string, non-empty-list<Area>>  $all  areas by plate
+     * @return list<Sprayed>
+     */
+    private function sheens(array $all): array
+    {
+        $stages = [];
+        foreach ($all as $plate => $areas) {
+            $capped = array_filter($areas, fn (Area $a): bool => array_filter($this->caps[$a->id] ?? [], static fn (Cap $c): bool => MaskFor::sheen($c->purpose)) !== []);
+            foreach ($capped === [] ? [] : $areas as $area) {
+                $layer = $this->layer($area, Operation::Final);
+                if ($layer?->product !== null && $layer->firstCoat()->kind !== CoatKind::Brushed) {
+                    ($stages[$layer->purpose] ??= new Sprayed(new Colour($layer->purpose, 0, "{$layer->purpose} varnish", $layer->product->id), false, $layer->purpose))->add((string) $plate, $layer);
+                }
+            }
+        }
+
+        return array_values($stages);
+    }
+
+    private function layer(Area $area, Operation $operation = Operation::Colour): ?Layer
     {
         foreach ($this->plan->final->area($area->id)->layers as $layer) {
-            if ($layer->operation === Operation::Colour && $layer->purpose === $area->intent->colour) {
+            if ($layer->operation === $operation && ($operation === Operation::Final || $layer->purpose === $area->intent->colour)) {
                 return $layer;
             }
         }
 
         return null;
+    }
+
+    private function isOf(Area $area, Sprayed $stage): bool
+    {
+        return $stage->sheen === null ? $area->isPainted() && $area->intent->colour === $stage->colour->id : $this->layer($area, Operation::Final)?->purpose === $stage->sheen;
     }
 
     /**
@@ -156,7 +185,7 @@ final class Strip
         $soft = false;
         foreach ($this->plates as $plate => $areas) {
             $here = $stage->plates[$plate] ?? null;
-            $pieces[$plate] = array_map(fn (Area $a): Shown => $this->shown($a, $here[0] ?? $stage->first(), $here === null ? null : $stage->colour->id), $areas);
+            $pieces[$plate] = array_map(fn (Area $a): Shown => $this->shown($a, $here[0] ?? $stage->first(), $here === null ? null : $stage), $areas);
             $soft = $soft || ($here !== null && array_filter($pieces[$plate], static fn (Shown $s): bool => $s->under?->isSoft() === true) !== []);
         }
 
@@ -178,10 +207,10 @@ final class Strip
         return new Frame(null, false, $pieces, [], $off, 0, $first, max($times), max($times) <= $this->plan->nowEpoch, false);
     }
 
-    /** @param  string|null  $colour  that is sprayed on its plate then */
-    private function shown(Area $area, int $at, ?string $colour): Shown
+    /** @param  Sprayed|null  $stage  what is sprayed on its plate then */
+    private function shown(Area $area, int $at, ?Sprayed $stage): Shown
     {
-        if ($colour !== null && $area->isPainted() && $area->intent->colour === $colour) {
+        if ($stage !== null && $this->isOf($area, $stage)) {
             return new Shown($area, Showing::Sprayed);
         }
         foreach ($this->caps[$area->id] ?? [] as $cap) {
@@ -193,8 +222,23 @@ final class Strip
 
         return new Shown($area, match (true) {
             ! $area->isPainted() => Showing::Bare,
-            $layer !== null && $layer->firstCoat()->atEpoch < $at => $colour === null ? Showing::Done : Showing::Finished,
+            $stage?->sheen !== null => $this->isSpoilt($area, $stage, $at) ? Showing::Finished : Showing::Done,
+            $layer !== null && $layer->firstCoat()->atEpoch < $at => $stage === null ? Showing::Done : Showing::Finished,
             default => Showing::ToCome,
         });
+    }
+
+    /** It has its last coat, and another sheen is sprayed along its edge. */
+    private function isSpoilt(Area $area, Sprayed $stage, int $at): bool
+    {
+        $final = $this->layer($area, Operation::Final);
+        foreach ($final === null || $final->firstCoat()->atEpoch >= $at ? [] : $this->plan->context->kit->edgesOf($area->id) as $edge) {
+            $other = $this->plan->context->kit->areasById[$edge->areas[$edge->areas[0] === $area->id ? 1 : 0]];
+            if ($edge->kind === EdgeKind::Hard && $this->isOf($other, $stage)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }
