@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
+use Illuminate\Support\Str;
 use Tests\Support\BrowserTestCase;
 use Tests\Support\PdfLines;
 
@@ -181,5 +183,111 @@ final class MasksTest extends BrowserTestCase
         $this->browser->seeText('.register tbody', 'small=18, large=30');
         $id = array_column($this->server->request('GET', '/api/frame')[1]['builds'], 'id', 'name')['Corvane S.4 Shearwater'];
         self::assertSame(['spiral', 'spare'], [$this->server->request('GET', "/api/builds/{$id}/masks")[1]['register']['masks'][0]['shape'], $this->server->request('GET', "/api/builds/{$id}/masks")[1]['register']['masks'][0]['state']]);
+    }
+
+    public function test_on_the_bench_the_hand_of_a_mask_is_asked_before_it_is_laid_and_the_wrong_one_caught(): void
+    {
+        $id = (string) $this->server->request('POST', '/api/builds/blank', ['name' => 'Twopane', 'scale' => 48])[1]['build']['id'];
+        self::assertSame(201, $this->server->request('POST', "/api/builds/{$id}/lines", ['text' => "canopy / frame, 6, sea grey, matt\ncanopy / left pane, 2, pane\ncanopy / right pane, 2, pane"], ['If-Match: "1"'])[0]);
+        $this->open('Twopane', '?view=register');
+        $this->browser->click('.register-typed textarea');
+        $this->browser->keys('sheet 4: 15L 15R pane');
+        $this->browser->seeText('[data-testid="typed-says"]', '2 on panes');
+        $this->browser->press('Into the register');
+        $this->browser->seeText('.register tbody', '15L pane of sheet 4');
+        $this->laterUntil($id, static fn (array $step): bool => $step['masks'] !== null);
+
+        $this->browser->driver->get($this->server->address()."/b/{$id}/bench");
+        $this->browser->seeText('[data-testid="mask-card"]', '15L pane of sheet 4 on left pane');
+        $this->browser->keys(WebDriverKeys::ENTER);
+        self::assertSame('true', $this->browser->see('[data-testid="done"]')->getAttribute('disabled'));
+        $this->browser->click('[data-testid="mask-card"] li:nth-child(1) button:nth-child(2)');
+        $this->browser->seeText('[data-testid="mask-card"] [role="alert"]', 'left pane takes 15L pane of sheet 4, the port one; 15R pane of sheet 4 is for the other side');
+        self::assertSame([], $this->browser->axe());
+        self::assertSame('true', $this->browser->see('[data-testid="done"]')->getAttribute('disabled'));
+        $this->browser->click('[data-testid="mask-card"] li:nth-child(1) button:nth-child(1)');
+        $this->browser->click('[data-testid="mask-card"] li:nth-child(2) button:nth-child(2)');
+        $this->browser->until(fn (): bool => $this->browser->count('[data-testid="mask-card"] [role="alert"]') === 0 && $this->browser->see('[data-testid="done"]')->isEnabled(), 'it is still asked');
+        $this->browser->click('[data-testid="done"]');
+        $this->browser->until(fn (): bool => array_column($this->server->request('GET', "/api/builds/{$id}/masks")[1]['register']['masks'], 'state') === ['on', 'on'], 'they are not on');
+    }
+
+    private function picture(): string
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'picture');
+        $image = imagecreatetruecolor(400, 300);
+        imagefill($image, 0, 0, (int) imagecolorallocate($image, 230, 228, 220));
+        imagefilledrectangle($image, 100, 100, 300, 200, (int) imagecolorallocate($image, 120, 120, 120));
+        imagepng($image, "{$file}.png");
+        unlink($file);
+
+        return "{$file}.png";
+    }
+
+    /** @param  list<array{float, float}>  $shares  of a picture, from the left and from the top */
+    private function clickOn(string $css, array $shares, callable $after): void
+    {
+        foreach ($shares as $i => [$x, $y]) {
+            $picture = $this->browser->see($css);
+            $this->browser->script('arguments[0].scrollIntoView({block: "center"})', [$picture]);
+            $size = $picture->getSize();
+            $this->browser->driver->action()->moveToElement($picture, (int) (($x - 0.5) * $size->getWidth()), (int) (($y - 0.5) * $size->getHeight()))->click()->perform();
+            $after($i + 1);
+        }
+    }
+
+    public function test_a_photograph_takes_the_place_of_a_plate_once_its_areas_are_named(): void
+    {
+        $this->open('Dunmore Type 6');
+        $this->browser->see('.plate-photos');
+        $this->browser->click('.plate-photos summary');
+        $file = $this->picture();
+        $piece = '.plate-under[aria-label="Photograph under Open hatch"]';
+        $this->browser->driver->findElement(WebDriverBy::cssSelector("{$piece} input[type=file]"))->sendKeys($file);
+        $this->browser->seeText($piece, '0 of 2 areas named');
+        self::assertSame(0, $this->browser->count('.plate-photo'));
+        $this->clickOn("{$piece} .plate-press button", [[0.3, 0.4], [0.7, 0.6]], fn (int $n) => $this->browser->until(fn (): bool => $this->browser->count("{$piece} .plate-name") === $n, "{$n} are not named"));
+        $this->browser->seeText($piece, 'All areas are named');
+        $this->browser->until(fn (): bool => $this->browser->count('.plate-photo i[data-as="sprayed"]') > 0, 'no frame has it');
+        $this->browser->script('window.scrollTo(0, 0)');
+        self::assertSame([], $this->browser->axe());
+        unlink($file);
+    }
+
+    public function test_a_rubbing_is_clicked_round_on_its_photograph_at_the_scale_of_two_known_points(): void
+    {
+        $this->open('Corvane S.4 Shearwater', '?view=shapes&shape=rubbing');
+        $file = $this->picture();
+        $this->browser->see('[data-testid="rubbing"]');
+        $this->browser->driver->findElement(WebDriverBy::cssSelector('[data-testid="rubbing"] input[type=file]'))->sendKeys($file);
+        $this->browser->seeText('[data-testid="shape"]', 'Three points round the edge make a shape');
+        // The grey field is 200 by 100 pixels; its lower side is said to be 50 mm.
+        $this->clickOn('[data-testid="rubbing-photo"]', [[0.25, 2 / 3], [0.75, 2 / 3], [0.25, 2 / 3], [0.25, 1 / 3], [0.75, 1 / 3], [0.75, 2 / 3]], fn (int $n) => $this->browser->until(fn (): bool => $n < 3 || $this->browser->count('[data-testid="rubbing-photo"] rect') === $n - 2, "click {$n} is not there"));
+        $this->browser->click('.shape-fields input');
+        $this->browser->keys('50');
+        $this->browser->until(fn (): bool => preg_match('/width, mm(49|50)/', $this->browser->text('[data-testid="shape"]')) === 1, fn (): string => 'it is not 50 mm wide: '.$this->browser->text('[data-testid="shape"]'));
+        self::assertMatchesRegularExpression('/height, mm2[45]/', $this->browser->text('[data-testid="shape"]'));
+        $this->browser->press('Take the last back');
+        $this->browser->until(fn (): bool => $this->browser->count('[data-testid="rubbing-photo"] rect') === 3, 'it is still there');
+        self::assertSame([], $this->browser->axe());
+        unlink($file);
+    }
+
+    /** @param  callable(array<string, mixed>): bool  $is  the step at hand that is waited for */
+    private function laterUntil(string $id, callable $is): void
+    {
+        $now = (int) strtotime(self::NOW);
+        for ($i = 0; $i < 60; $i++) {
+            $step = $this->server->request('GET', "/api/builds/{$id}/bench")[1]['current'];
+            if ($step !== null && $is($step)) {
+                return;
+            }
+            $now += $step === null ? 3600 : 60;
+            $this->server->setClock(gmdate('Y-m-d\\TH:i:s\\Z', $now));
+            if ($step !== null) {
+                self::assertSame(201, $this->server->request('POST', "/api/builds/{$id}/events", [...$step['event'], 'id' => strtoupper((string) Str::ulid()), 'at' => gmdate('Y-m-d\\TH:i:s\\Z', $now)])[0]);
+            }
+        }
+        self::fail('the bench does not come to it');
     }
 }

@@ -224,6 +224,6 @@ final class CommandsTest extends AppTestCase
         Artisan::call('amber:demo', ['--again' => true]);
 
         self::assertSame($own->kit, Build::query()->findOrFail($own->id)->kit);
-        self::assertSame(6, Build::query()->count(), 'five of the demo, one of the user');
+        self::assertSame(7, Build::query()->count(), 'six of the demo, one of the user');
     }
 }

@@ -16,7 +16,7 @@ final class EveningsTest extends AppTestCase
     private function all(): array
     {
         $lines = [];
-        foreach (Build::query()->orderBy('position')->pluck('name', 'id')->all() as $id => $name) {
+        foreach (Build::query()->where('away', false)->orderBy('position')->pluck('name', 'id')->all() as $id => $name) {
             $plan = $this->planOf((string) $id);
             foreach ($plan['stages'] as $stage) {
                 foreach ($stage['steps'] as $step) {

@@ -30,7 +30,7 @@ final class KitTest extends AppTestCase
         foreach ([['name' => '', 'scale' => 72], ['name' => 'x', 'scale' => 0], ['name' => 'x', 'scale' => 'big'], ['scale' => 72], ['name' => 'x', 'scale' => 72, 'owner' => 'me']] as $wrong) {
             $this->send('POST', '/api/builds/blank', $wrong)->assertUnprocessable();
         }
-        self::assertSame(6, Build::query()->count());
+        self::assertSame(7, Build::query()->count());
     }
 
     public function test_lines_are_read_without_changing_anything(): void

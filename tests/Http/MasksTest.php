@@ -141,4 +141,41 @@ final class MasksTest extends AppTestCase
         }
         $this->send('POST', '/api/builds/'.self::ulid(9).'/masks/read', ['text' => 'sheet 4: 1'])->assertNotFound();
     }
+
+    public function test_the_tug_keeps_its_six_tones_together_and_says_what_they_take_out_of_which_jars(): void
+    {
+        $tug = (string) Build::query()->where('name', 'Brindle Jack')->value('id');
+        self::assertNotContains($tug, array_column($this->send('GET', '/api/frame')->json('builds'), 'id'), 'it is shut until its masks are cut');
+        $page = $this->send('GET', "/api/builds/{$tug}/masks")->assertOk()->json();
+
+        [$pattern] = $page['register']['patterns'];
+        self::assertSame(['keel, at the docking port', ['Hull', 'Engine pods']], [$pattern['start'], $pattern['pieces']]);
+        self::assertSame(['tone one', 'tone two', 'tone three', 'tone four', 'tone five', 'tone six'], array_column($pattern['tones'], 'name'));
+        $two = $pattern['tones'][1];
+        self::assertSame(['Hull', 'Cargo doors', 'Cabin glass'], $two['pieces']);
+        // Two parts of pale grey to one of sea grey.
+        self::assertEqualsWithDelta(2.0, $two['jars'][0]['ml'] / $two['jars'][1]['ml'], 0.1);
+        self::assertSame(['Linnet Pale Grey', 'Linnet Sea Grey'], array_column($two['jars'], 'paint'));
+        self::assertGreaterThan($pattern['tones'][3]['ml'], $pattern['tones'][3]['mixMl'], 'a drop of dark to thirty parts');
+        self::assertEqualsWithDelta($pattern['ml'], array_sum(array_column($pattern['jars'], 'ml')), 0.05);
+        self::assertContains('Left over of sheet mosaic, without a place: 14 (lamp).', $page['register']['says']);
+
+        $varnish = array_values(array_filter($page['frames'], static fn (array $f): bool => $f['varnish']));
+        self::assertSame(['gloss varnish'], array_column(array_column($varnish, 'colour'), 'name'), 'the bands of the nozzles shine, the bells do not');
+        self::assertCount(1, $varnish[0]['on']);
+        self::assertSame([], array_filter($page['findings'], static fn (array $f): bool => $f['severity'] === 'stop'));
+    }
+
+    public function test_a_rubbing_and_bridged_letters_are_worked_out_and_what_is_too_fine_is_said(): void
+    {
+        $of = fn (string $query): array => $this->send('GET', "/api/templates/{$query}")->assertOk()->json();
+        $rubbing = $of('rubbing?m[known]=20&m[from]=0 0&m[to]=100 0&m[points]='.rawurlencode('0 0, 100 0, 100 50, 50 70 r, 0 50'));
+        self::assertSame(20.0, (float) array_column($rubbing['shapes'][0]['figures'], 'value', 'name')['width, mm']);
+        self::assertSame([], $rubbing['says']);
+        self::assertCount(2, $of('letters?m[text]=O&m[height]=12')['shapes'][0]['cuts']);
+        self::assertCount(2, $of('letters?m[text]=O&m[height]=12&m[bridge]=1')['shapes'][0]['cuts'], 'its left and its right half');
+        self::assertStringContainsString('take a decal', $of('rectangle?m[width]=20&m[height]=0.25')['says'][0]);
+        $this->send('GET', '/api/templates/letters?m[text]=O&m[height]=12&m[bridge]=5')->assertUnprocessable()->assertJsonPath('error.problems.0.path', 'bridge');
+        $this->send('GET', '/api/templates/rubbing?m[points]=1')->assertUnprocessable()->assertJsonPath('error.problems.0.path', 'points');
+    }
 }

@@ -333,7 +333,7 @@ final class MixTest extends AppTestCase
         self::assertStringNotContainsString('predicted anew', $this->send('POST', '/api/spoons', $spoon)->assertOk()->json('says'));
         self::assertSame($was, $haze(), 'not kept, nothing changes');
 
-        self::assertStringContainsString('What is mixed from it is predicted anew: Cockpit Haze.', $this->send('POST', '/api/spoons', [...$spoon, 'keep' => true])->assertOk()->json('says'));
+        self::assertStringContainsString('What is mixed from it is predicted anew: Cockpit Haze, Ore Grey One', $this->send('POST', '/api/spoons', [...$spoon, 'keep' => true])->assertOk()->json('says'));
         self::assertNotSame($was, $haze());
         self::assertSame($level, Product::query()->findOrFail($this->paint('Cockpit Haze'))->body['levelMl']);
     }

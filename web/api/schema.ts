@@ -6297,6 +6297,17 @@ export interface components {
         MaskPlate: {
             id: string;
             name: string;
+            piece: string;
+            photo: {
+                id: string;
+                target: string;
+                hash: string;
+                marks: {
+                    x: number;
+                    y: number;
+                    area?: string;
+                }[];
+            } | null;
             tiles: components["schemas"]["MaskTile"][];
         };
         ShownTile: {

@@ -3,6 +3,9 @@ import { Link } from 'react-router';
 import type { BenchLine } from '../api/types';
 import { idOf } from '../shared/rounds';
 
+/** Named of a round: the bench it leads to has them all. */
+const PLACES = 4;
+
 /** The hands do best on another model now: which, and what. */
 export function TakeUp({ run }: { run: BenchLine[] }): ReactElement {
     const [line] = run as [BenchLine];
@@ -11,7 +14,9 @@ export function TakeUp({ run }: { run: BenchLine[] }): ReactElement {
     return (
         <div className="take-up" role="status" data-testid="take-up">
             <p>
-                First take up <strong>{line.build}</strong>: {line.round?.title ?? line.title}, {run.map((one) => <Place key={idOf(one)} line={one} first={line} />)} {Math.max(1, Math.round(minutes))} min.
+                First take up <strong>{line.build}</strong>: {line.round?.title ?? line.title}, {run.slice(0, PLACES).map((one) => <Place key={idOf(one)} line={one} first={line} />)}
+                {run.length > PLACES && `and ${run.length - PLACES} more, `}
+                {Math.max(1, Math.round(minutes))} min.
             </p>
             <Link className="plain-press" to={`/b/${line.buildId ?? ''}/bench`}>
                 Go to it

@@ -1,5 +1,6 @@
 import type { ReactElement } from 'react';
 import type { MaskFrame, MaskPlate } from '../api/types';
+import { PhotoOfPlate } from './PlatePhoto';
 
 /** The hatching of what is capped and the dots of what is still to come, once for all drawings. */
 export function Patterns(): ReactElement {
@@ -33,21 +34,25 @@ export function Plates({ frame, plates, aspect }: { frame: MaskFrame; plates: Ma
 
                 return (
                     <figure key={plate.id} data-first={i === 0 ? '' : undefined}>
-                        <svg viewBox={`-2 -2 ${WIDE + 4} ${high + 4}`} role="img" aria-label={`${plate.name}: ${says(plate, shown)}`}>
-                            {tiles.map((tile) => {
-                                const one = shown.get(tile.area);
-                                const as = one?.as ?? 'bare';
-                                const fill = as === 'capped' ? 'url(#capped)' : as === 'to-come' ? 'url(#to-come)' : as === 'bare' ? undefined : (tile.swatch ?? undefined);
-
-                                return (
-                                    <g key={tile.area}>
-                                        <title>{`${tile.name}, ${tile.cm2} cm²: ${one?.word ?? ''}${one?.under == null ? '' : ` under ${one.under}`}`}</title>
-                                        <rect className="mask-tile" data-as={as} x={tile.x * high} y={tile.y * high} width={tile.w * high} height={tile.h * high} fill={fill} />
-                                        {as === 'finished' && <path className="mask-exposed" d={`M${tile.x * high + 4} ${tile.y * high + 4}l8 8m0 -8l-8 8`} />}
-                                    </g>
-                                );
-                            })}
-                        </svg>
+                        {isNamed(plate) ? (
+                            <PhotoOfPlate plate={plate} shown={(area) => shown.get(area)} label={`${plate.name}: ${says(plate, shown)}`} />
+                        ) : (
+                            <svg viewBox={`-2 -2 ${WIDE + 4} ${high + 4}`} role="img" aria-label={`${plate.name}: ${says(plate, shown)}`}>
+                                {tiles.map((tile) => {
+                                    const one = shown.get(tile.area);
+                                    const as = one?.as ?? 'bare';
+                                    const fill = as === 'capped' ? 'url(#capped)' : as === 'to-come' ? 'url(#to-come)' : as === 'bare' ? undefined : (tile.swatch ?? undefined);
+    
+                                    return (
+                                        <g key={tile.area}>
+                                            <title>{`${tile.name}, ${tile.cm2} cm²: ${one?.word ?? ''}${one?.under == null ? '' : ` under ${one.under}`}`}</title>
+                                            <rect className="mask-tile" data-as={as} x={tile.x * high} y={tile.y * high} width={tile.w * high} height={tile.h * high} fill={fill} />
+                                            {as === 'finished' && <path className="mask-exposed" d={`M${tile.x * high + 4} ${tile.y * high + 4}l8 8m0 -8l-8 8`} />}
+                                        </g>
+                                    );
+                                })}
+                            </svg>
+                        )}
                         <figcaption>{plate.name}</figcaption>
                     </figure>
                 );
@@ -64,4 +69,9 @@ function says(plate: MaskPlate, shown: Map<string, MaskFrame['tiles'][number]>):
             return `${t.name} ${one?.word ?? ''}${one?.under == null ? '' : ` under ${one.under}`}`;
         })
         .join('; ');
+}
+
+/** A photograph takes the plate's place once each of its areas is named on it. */
+export function isNamed(plate: MaskPlate): boolean {
+    return plate.photo !== null && plate.tiles.every((tile) => plate.photo?.marks.some((m) => m.area === tile.area));
 }

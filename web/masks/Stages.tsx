@@ -8,6 +8,7 @@ import { useNow } from '../api/clock';
 import { FrameCard } from './FrameCard';
 import { MaskPanel } from './MaskPanel';
 import { OrderList } from './OrderList';
+import { PlatePhotos } from './PlatePhoto';
 import { SoftEdge } from './SoftEdge';
 
 /** The strip of frames, the orders there could be, and the mask that is looked at. */
@@ -61,6 +62,7 @@ export function Stages({ data, change }: { data: Masks; change: Change }): React
                         .map((finding) => (
                             <FindingCard key={finding.key} finding={finding} change={change} />
                         ))}
+                    <PlatePhotos plates={data.plates} change={change} />
                     <Button data-small className="mask-print" onClick={() => window.print()}>
                         Print the mask sheet
                     </Button>

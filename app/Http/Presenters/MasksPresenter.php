@@ -103,8 +103,21 @@ final readonly class MasksPresenter
     {
         return [
             'id' => $id, 'name' => $this->plan->context->pieceName(Strip::pieceOf($id)).(Strip::isInside($id) ? ', inside' : ''),
+            'piece' => Strip::pieceOf($id), 'photo' => Strip::isInside($id) ? null : $this->photo(Strip::pieceOf($id)),
             'tiles' => PlatePresenter::tiles($areas, $this->plan),
         ];
+    }
+
+    /** @return array<string, mixed>|null what is laid under its plate, with the areas that were named on it */
+    private function photo(string $piece): ?array
+    {
+        foreach ($this->plan->context->kit->photos as $photo) {
+            if ($photo->target === $piece) {
+                return $photo->toArray();
+            }
+        }
+
+        return null;
     }
 
     /**

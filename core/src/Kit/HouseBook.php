@@ -60,6 +60,11 @@ final class HouseBook
             'always' => ['Always light first', 'One order to remember, whatever has to be capped for it.'],
             'own' => ['As I put them', 'Your own order, set at the Masks; what it costs more is said there.'],
         ]],
+        'evening' => ['What is an evening of waiting worth?', 'order of the colours', [
+            '30' => ['Half an hour of work', 'Worth a mask or a coat more, not an afternoon of both.'],
+            '10' => ['Ten minutes', 'There are other models to work on meanwhile.'],
+            '90' => ['An hour and a half', 'The show is near: rather more masks than more evenings.'],
+        ]],
         'camouflage' => ['How are soft edges made?', 'mask medium, minutes', [
             'held-off' => ['To scale: rolled putty or paper held off', 'The soft edge is as wide as the scale wants, everywhere.'],
             'taped' => ['Taped hard', 'Clean and quick, right where the subject was taped.'],

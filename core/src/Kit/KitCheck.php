@@ -40,9 +40,10 @@ final class KitCheck
             }
         }
         foreach ($kit->photos as $i => $photo) {
-            if (! isset($kit->jointsById[$photo->target]) && ! isset($kit->flawsById[$photo->target])) {
-                $problems->add("photos[{$i}].target", "names {$photo->target}, which is not in the kit", 'name a joint or a flaw of this kit');
+            if (! isset($kit->jointsById[$photo->target]) && ! isset($kit->flawsById[$photo->target]) && ! isset($kit->partsById[$photo->target])) {
+                $problems->add("photos[{$i}].target", "names {$photo->target}, which is not in the kit", 'name a joint, a flaw or a part of this kit');
             }
+            self::areas($kit, array_values(array_filter(array_column($photo->marks, 2), is_string(...))), "photos[{$i}].marks", $problems);
         }
         foreach ($kit->masks as $i => $mask) {
             self::areas($kit, $mask->area === null ? [] : [$mask->area], "masks[{$i}].area", $problems);

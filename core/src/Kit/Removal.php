@@ -35,6 +35,7 @@ final class Removal
         $document['masks'] = array_map(static fn (array $m): array => [...$m, 'area' => self::has($areas, [$m['area'] ?? null]) ? $m['area'] : null, 'stage' => self::has($colours, [$m['stage'] ?? null]) ? $m['stage'] : null], self::things($document, 'masks'));
         $known = [...$parts, ...$areas, ...self::ids($document, 'joints'), ...self::ids($document, 'flaws')];
         $document['photos'] = self::keep($document, 'photos', static fn (array $p): bool => self::has($known, [$p['target'] ?? null]));
+        $document['photos'] = array_map(static fn (array $p): array => [...$p, 'marks' => array_values(array_filter(self::things($p, 'marks'), static fn (array $m): bool => ($m['area'] ?? null) === null || self::has($areas, [$m['area']])))], self::things($document, 'photos'));
         $document['inserted'] = self::keep($document, 'inserted', static fn (array $i): bool => self::has($known, $i['targets']));
         $document['pins'] = self::keep($document, 'pins', static fn (array $p): bool => ($p['target'] ?? null) === null || self::has($known, [$p['target']]));
 

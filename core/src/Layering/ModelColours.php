@@ -66,7 +66,7 @@ final readonly class ModelColours
             }
         }
         $this->shades = $shades;
-        $this->problem = new OrderProblem($this->musts($byPiece, $places), array_map(fn (array $p): Patch => $this->patch(...$p, places: $places), $patches), array_map(static fn (?Product $p): string => $p->name ?? '', $shades));
+        $this->problem = new OrderProblem($this->musts($byPiece, $places), array_map(fn (array $p): Patch => $this->patch(...$p, places: $places), $patches), array_map(static fn (?Product $p): string => $p->name ?? '', $shades), (float) $house->position('evening'));
     }
 
     /** @return list<array{Piece, non-empty-list<Area>}> painted areas with a colour, by piece and phase */

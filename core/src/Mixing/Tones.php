@@ -63,6 +63,10 @@ final class Tones
             if ($other->swatch === null || $other->role !== Role::Colour || $other->family !== $colour->family || $other->id === $colour->id) {
                 continue;
             }
+            // Nobody tints with a mix that is itself still to be mixed.
+            if ($other->mix !== null && ($other->levelMl ?? 0.0) <= 0.0) {
+                continue;
+            }
             // A darker paint never makes it lighter: most of the shelf need not be tried.
             if (($other->spectrum()->lab()->l > $plain->l) !== $lighter) {
                 continue;

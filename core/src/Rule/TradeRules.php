@@ -49,6 +49,7 @@ final class TradeRules
         Mask\PanesLast::class,
         Mask\PaperTapeOnCurve::class,
         Mask\ScoreBeforeLift::class,
+        Mask\Sitting::class,
         Mask\TapeOverstays::class,
         Mask\TapeSafe::class,
         Mask\Uncovered::class,

@@ -9,6 +9,8 @@ use AmberStep\Core\Document\Id;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\HouseBook;
 use AmberStep\Core\Kit\HouseRules;
+use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Kit\Removal;
 use AmberStep\Core\Tests\Support\Build;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -151,5 +153,23 @@ final class EditsTest extends TestCase
         }
         $taken = $build->kit->apply([Edit::add('orders', ['id' => Id::from('it'), 'first' => "{$hull}/prime/all/1", 'then' => "{$hull}/colour/{$grey}/1"]), Edit::add('notBefore', ['id' => Id::from('then'), 'step' => Id::from('a gun').'/rinse/gun/1', 'at' => '2026-03-04T19:00:00Z'])]);
         self::assertCount(2, [...$taken->orders, ...$taken->notBefore], 'what is there is taken');
+    }
+
+    public function test_areas_are_named_on_a_photograph_of_their_piece_and_go_with_it(): void
+    {
+        $build = new Build(['kit' => ['parts' => ['hull' => 'styrene'], 'colours' => ['grey' => 'sea grey'], 'areas' => ['side' => ['part' => 'hull', 'colour' => 'grey'], 'roof' => ['part' => 'hull', 'colour' => 'grey']]]]);
+        $photo = static fn (string $area): array => ['id' => Id::from('photo'), 'target' => $build->id('hull'), 'hash' => str_repeat('a', 64), 'marks' => [['x' => 0.25, 'y' => 0.5, 'area' => $area], ['x' => 0.75, 'y' => 0.5]]];
+        $kit = $build->kit->apply([Edit::add('photos', $photo($build->id('side')))]);
+
+        self::assertSame($photo($build->id('side')), Kit::fromArray($kit->toArray())->photos[0]->toArray(), 'a mark without an area stays as it was');
+        $without = $kit->apply(Removal::of($kit, 'areas', $build->id('side')));
+        self::assertSame([['x' => 0.75, 'y' => 0.5]], $without->photos[0]->toArray()['marks']);
+        self::assertSame([], $kit->apply(Removal::of($kit, 'parts', $build->id('hull')))->photos);
+        try {
+            $build->kit->apply([Edit::add('photos', $photo(Id::from('nobody')))]);
+            self::fail('it was taken');
+        } catch (BadDocument $bad) {
+            self::assertStringStartsWith('photos[0].marks', $bad->problems[0]->path);
+        }
     }
 }

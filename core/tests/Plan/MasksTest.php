@@ -6,6 +6,7 @@ namespace AmberStep\Core\Tests\Plan;
 
 use AmberStep\Core\Kit\Breakdown;
 use AmberStep\Core\Kit\Edit;
+use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Layering\ColourOrder;
 use AmberStep\Core\Layering\ModelColours;
 use AmberStep\Core\Log\ModelState;
@@ -151,6 +152,26 @@ final class MasksTest extends TestCase
         self::assertSame(['bronze', 'pale', 'green'], self::order($kit('by-cost')));
         self::assertSame(['pale', 'bronze', 'green'], self::order($kit('always')));
         self::assertSame(['green', 'bronze', 'pale'], self::order($kit('own')));
+    }
+
+    public function test_an_evening_is_priced_as_the_house_has_it(): void
+    {
+        foreach (['30' => 30.0, '10' => 10.0, '90' => 90.0] as $says => $minutes) {
+            $build = self::build(['low' => 'pale grey', 'up' => 'slate green'], [['low', 'up', 100]]);
+            $model = new ModelColours($build->kit, new HouseRules(['evening' => (string) $says]), $build->shelf, new Breakdown($build->kit, new HouseRules), new ModelState);
+            self::assertSame($minutes, $model->problem->evening);
+        }
+    }
+
+    public function test_what_is_capped_is_counted_with_its_corners(): void
+    {
+        $plan = self::build(['low' => 'pale grey', 'band' => 'pale grey', 'up' => 'slate green', 'tip' => 'slate green'], [['low', 'up', 100], ['band', 'up', 40], ['band', 'tip', 40]])->plan();
+        $told = '';
+        foreach ($plan->left as $planned) {
+            $told .= $planned->step->operation === Operation::Mask ? implode(' ', Manner::of($planned->step, $plan->context)) : '';
+        }
+
+        self::assertStringContainsString('Count before you spray: 2 areas, 2 corners where tape meets tape.', $told);
     }
 
     /**
