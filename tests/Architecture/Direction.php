@@ -10,7 +10,7 @@ use PhpToken;
 final class Direction
 {
     /** Each may use those before it (docs/map.md). */
-    public const CORE = ['Document', 'Colour', 'Material', 'Work', 'Kit', 'Log', 'Drying', 'Step', 'Timing', 'Mixing', 'Spray', 'Seam', 'Masking', 'Lines', 'Booklet', 'Layering', 'Telling', 'Rule', 'Plan', 'Section', 'RunUp'];
+    public const CORE = ['Document', 'Colour', 'Material', 'Work', 'Kit', 'Log', 'Drying', 'Step', 'Timing', 'Mixing', 'Spray', 'Seam', 'Masking', 'Lines', 'Subject', 'Booklet', 'Layering', 'Telling', 'Rule', 'Plan', 'Section', 'RunUp'];
 
     public const APP = ['Models', 'Clock', 'Csv', 'Photos', 'Repositories', 'Room', 'Keeping', 'Build', 'Calendar', 'Demo', 'Http/Presenters', 'Answers', 'Search', 'Http', 'Http/Middleware', 'Http/Controllers', 'Console', 'Providers'];
 

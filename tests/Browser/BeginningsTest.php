@@ -113,4 +113,79 @@ final class BeginningsTest extends BrowserTestCase
 
         return $name;
     }
+
+    private int $presses = 0;
+
+    private int $letters = 0;
+
+    /** Counts what the hands do: letters typed, and presses of any other key. */
+    private function hands(string ...$keys): void
+    {
+        foreach ($keys as $key) {
+            $isOne = mb_strlen($key) === 1 && mb_ord($key) >= 0xE000;
+            $isOne ? $this->presses++ : $this->letters += mb_strlen($key);
+            $this->browser->keys($key);
+        }
+    }
+
+    /** @param  list<string>  $size  typed into the fields of its size */
+    private function begun(string $name, string $subject, string $scale, array $size, string $looks): string
+    {
+        $this->presses = $this->letters = 0;
+        $this->go('bench');
+        $this->hands('n');
+        $this->browser->until(fn (): bool => $this->browser->script('return document.activeElement?.closest(".begin-subject") !== null') === true, 'the sheet is not open');
+        $this->hands($name, WebDriverKeys::TAB, $subject, WebDriverKeys::TAB);
+        if ($scale !== '72') {
+            $this->hands(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL, $scale);
+        }
+        foreach ($size as $mm) {
+            $this->hands(WebDriverKeys::TAB, $mm);
+        }
+        $this->hands(WebDriverKeys::TAB, $looks);
+        $this->browser->see('.begin-proposed');
+        $this->hands(WebDriverKeys::ENTER);
+        $this->browser->see('[data-testid="question"]');
+
+        return (string) preg_replace('~.*/b/([^/]+)/.*~', '$1', $this->browser->driver->getCurrentURL());
+    }
+
+    private function hasNoStop(string $id): void
+    {
+        self::assertSame([], array_filter($this->server->request('GET', "/api/builds/{$id}/plan")[1]['findings'], static fn (array $f): bool => $f['severity'] === 'stop'));
+    }
+
+    public function test_by_keys_alone_a_trainer_is_begun_from_its_subject_and_asked_about(): void
+    {
+        $id = $this->begun('Trainer', 'propeller', '72', ['120', '150'], 'sea grey and slate green over pale grey, yellow bands, decals, wash');
+        $this->browser->seeText('.kit .page-head', '21 areas');
+        self::assertSame([], $this->browser->axe());
+        $this->hasNoStop($id);
+        self::assertSame(5, $this->browser->count('[data-testid="question"]'));
+        $this->browser->script('document.querySelector("[data-testid=question] button").focus()');
+        for ($left = 4; $left >= 0; $left--) {
+            $this->hands(WebDriverKeys::ENTER);
+            $this->browser->until(fn (): bool => $this->browser->count('[data-testid="question"]') === $left, "{$left} are not left");
+            $this->browser->script('document.querySelector("[data-testid=question] button")?.focus()');
+        }
+        $this->hasNoStop($id);
+        self::assertLessThan(60, $this->presses, 'presses');
+        self::assertLessThan(700, $this->letters, 'letters');
+        $this->browser->seeText('.proposed', 'things stand as proposed');
+        self::assertGreaterThan(20, $this->browser->count('.grid-proposed'));
+        $this->browser->press('All of it is right');
+        $this->browser->until(fn (): bool => $this->browser->count('.proposed') === 0, 'it is still asked about');
+    }
+
+    public function test_a_car_a_ship_and_a_walker_are_each_begun_in_under_two_hundred_and_fifty_keys(): void
+    {
+        foreach ([
+            ['Coupe', 'car', '24', ['170', '70'], 'bronze over silver, 2K clear, polish'],
+            ['Tender', 'ship', '200', ['240', '34'], 'pale grey, red below, buff deck, cream house'],
+            ['Strider', 'walker', '72', ['110', '70'], 'sea grey and slate green and pale grey mosaic, red trim'],
+        ] as [$name, $subject, $scale, $size, $looks]) {
+            $this->hasNoStop($this->begun($name, $subject, $scale, $size, $looks));
+            self::assertLessThan(250, $this->presses + $this->letters, $name);
+        }
+    }
 }

@@ -16,7 +16,7 @@ final class EveningTest extends BrowserTestCase
     public function test_an_evening_by_mouse(): void
     {
         $this->go('bench');
-        $this->browser->click('.edge-tabs button');
+        $this->browser->click('[aria-label="Begin a build"]');
         $this->browser->driver->findElement(WebDriverBy::cssSelector('input[type=file]'))->sendKeys($this->fileWithAMistake());
         $this->browser->seeText('.edge-tab[aria-current]', 'Shearwater');
         $this->browser->until(fn (): bool => str_contains($this->browser->driver->getCurrentURL(), '01T00000000000000000000077'), 'the imported build is not opened');
@@ -45,7 +45,7 @@ final class EveningTest extends BrowserTestCase
     {
         $file = $this->fileWithAMistake();
         $this->go('bench');
-        $this->tabTo('.edge-tabs button');
+        $this->tabTo('[aria-label="Begin a build"]');
         $this->browser->keys(WebDriverKeys::ENTER);
         $this->browser->see('input[type=file]')->sendKeys($file);
         $this->browser->until(fn (): bool => str_contains($this->browser->driver->getCurrentURL(), '01T00000000000000000000077'), 'the imported build is not opened');

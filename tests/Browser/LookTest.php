@@ -75,7 +75,7 @@ final class LookTest extends BrowserTestCase
     public function test_sheets_are_clean_under_axe(): void
     {
         $this->go('bench');
-        foreach (['[data-testid="wrong"]', '[data-testid="earlier"]', '.edge-room', '.station:last-child', '.edge-tabs button', '.line-all'] as $opener) {
+        foreach (['[data-testid="wrong"]', '[data-testid="earlier"]', '.edge-room', '.station:last-child', '[aria-label="Begin a build"]', '.line-all'] as $opener) {
             $this->browser->click($opener);
             $this->browser->see('[role="dialog"]');
             self::assertSame([], $this->browser->axe(), $opener);

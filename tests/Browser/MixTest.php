@@ -172,7 +172,7 @@ final class MixTest extends BrowserTestCase
         $this->browser->seeText('[data-testid="jar"]', 'Stirred this evening');
 
         $this->browser->press('Recipes');
-        self::assertSame(3, $this->browser->count('[data-testid="recipe"]'), 'the glider\'s');
+        self::assertSame(9, $this->browser->count('[data-testid="recipe"]'), 'the glider\'s and the tug\'s');
         $this->browser->see('[data-testid="recipe-name"]')->click();
         $this->browser->keys('Harbour Haze');
         $this->browser->click('[data-testid="keep-recipe"]');

@@ -92,6 +92,7 @@ final class HouseTest extends AppTestCase
             'weathering' => 'hull, 60, sea grey, pin wash',
             'darkened-lines' => 'hull, 60, pale grey',
             'base' => "hull, 60, sea grey\npart stand, styrene, base part\nstand, 30, slate green\npeg: hull + stand",
+            'evening' => "hull / hull a0, 4, band yellow\nhull / hull a1, 60, harbour cream, hard 200 to hull a0\nhull / hull a2, 4, pale grey, hard 20 to hull a1\nfin / fin a0, 30, tyre black\nfin / fin a1, 90, Linnet Ground White, hard 60 to fin a0\npod / pod a0, 4, slate green\npod / pod a1, 30, Linnet Ground White, hard 200 to pod a0\npod / pod a2, 30, harbour cream, hard 60 to pod a0",
             'light-first' => "hull / a, 90, sea grey, hard 60 to b\nhull / b, 9, slate green\nhull / c, 30, pale grey, hard 30 to a",
         ];
         $other = "hull / a, 60, sea grey, decals, pin wash, matt, hard 90 to b\nhull / b, 40, Garnock Rally Bronze, gloss\nprop, S, interior dark";

@@ -97,7 +97,7 @@ final class PhotoTest extends AppTestCase
     {
         $id = (string) Build::query()->where('name', 'Dunmore Type 6')->value('id');
         $place = $this->send('GET', "/api/builds/{$id}/surface")->json('places.0.id');
-        foreach ([['target' => self::ulid(5)], ['hash' => 'abc'], ['marks' => [['x' => 2, 'y' => 0]]], ['marks' => array_fill(0, 21, ['x' => 0, 'y' => 0])]] as $wrong) {
+        foreach ([['target' => self::ulid(5)], ['hash' => 'abc'], ['marks' => [['x' => 2, 'y' => 0]]], ['marks' => array_fill(0, 101, ['x' => 0, 'y' => 0])]] as $wrong) {
             $this->edit($id, [['op' => 'add', 'list' => 'photos', 'value' => ['id' => self::ulid(61), 'target' => $place, 'hash' => str_repeat('a', 64), 'marks' => [], ...$wrong]]])->assertUnprocessable();
         }
         self::assertSame([], $this->send('GET', "/api/builds/{$id}/surface")->json('places.0.photos'));

@@ -1137,6 +1137,158 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/subjects": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a build can be begun from. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            subjects: components["schemas"]["SubjectKind"][];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** What would be proposed for a subject, as lines with their sums. Nothing is kept. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        subject: string;
+                        scale: number;
+                        /** @description mm on the model */
+                        length: number;
+                        /** @description mm on the model */
+                        width?: number | null;
+                        looks?: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Proposal"];
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/builds/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A build as it is proposed for a subject, and the paints it wants that are not on the shelf. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        name: string;
+                        subject: string;
+                        scale: number;
+                        /** @description mm on the model */
+                        length: number;
+                        /** @description mm on the model */
+                        width?: number | null;
+                        looks?: string;
+                        /** @description of paints that are put on the shelf */
+                        family?: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done. */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            build: components["schemas"]["BuildName"];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/builds/blank": {
         parameters: {
             query?: never;
@@ -5381,6 +5533,14 @@ export interface components {
             }[];
         };
         Kit: {
+            proposed: {
+                stands: {
+                    id: string;
+                    of: string;
+                    sum: string;
+                }[];
+                questions: components["schemas"]["SubjectQuestion"][];
+            };
             holders: {
                 id: components["schemas"]["Id"];
                 holder: string;
@@ -6428,6 +6588,37 @@ export interface components {
         RegisterColour: {
             id: string;
             name: string;
+        };
+        SubjectKind: {
+            id: string;
+            name: string;
+            along: string;
+            across: string | null;
+            /** @description second measure to the first */
+            usual: number;
+            /** @description an example */
+            looks: string;
+        };
+        Proposal: {
+            now: components["schemas"]["Instant"];
+            lines: string;
+            sums: {
+                of: string;
+                sum: string;
+            }[];
+            missing: {
+                name: string;
+                swatch: string;
+            }[];
+        };
+        SubjectQuestion: {
+            id: string;
+            asks: string;
+            changes: string;
+            answers: {
+                title: string;
+                edits: components["schemas"]["Edit"][];
+            }[];
         };
         LaidMasks: {
             aspect: number;

@@ -2,6 +2,7 @@ import { Button, Modal, TextInput } from '@mantine/core';
 import { useRef, useState, type FormEvent, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { api, Away, Refused } from '../api/client';
+import { BeginSubject } from './BeginSubject';
 import { readNumber } from './numbers';
 import { queries, useFrame } from './queries';
 
@@ -75,8 +76,10 @@ export function ImportSheet({ opened, close }: { opened: boolean; close: () => v
         <Modal opened={opened} onClose={done} title="Begin a build" size="lg">
             {asked === null ? (
                 <div className="stack-form">
+                    <BeginSubject begin={(body) => open(() => api.post<Named>('builds/begin', body), 'kit')} />
+                    <hr />
                     <form className="stack-row begin" onSubmit={blank}>
-                        <TextInput label="From nothing: its name" value={name} onChange={(e) => setName(e.currentTarget.value)} data-autofocus maxLength={120} />
+                        <TextInput label="Or from nothing: its name" value={name} onChange={(e) => setName(e.currentTarget.value)} maxLength={120} />
                         <TextInput className="begin-scale" label="Scale, 1 to" value={scale} inputMode="decimal" onChange={(e) => setScale(e.currentTarget.value)} error={typeof number === 'string' ? number : undefined} />
                         <Button data-main type="submit" disabled={name.trim() === '' || typeof number !== 'number'}>
                             Type it in

@@ -13,6 +13,8 @@ export interface GridRow {
     id: string;
     cells: Record<string, string>;
     swatch?: string | null;
+    /** It stands as it was proposed: how it was worked out, where it was. */
+    proposed?: string | undefined;
     /** Why removing it wants a second thought. */
     warn?: string;
 }
@@ -125,6 +127,12 @@ export function Grid({ label, columns, rows, commit, remove, empty }: Props): Re
                                             <CellInput text={editing} label={`${c.title} of ${thing.cells['name'] ?? ''}`} options={c.options} list={`${base}-${c.field}`} done={(text, then) => void done(text, then)} leave={() => edit(null)} />
                                         ) : (
                                             <>
+                                                {j === 0 && thing.proposed !== undefined && (
+                                                    <span className="grid-proposed" title={`Proposed${thing.proposed === '' ? '' : `: ${thing.proposed}`}`}>
+                                                        ◇<span className="unseen"> as proposed</span>{' '}
+                                                    </span>
+                                                )}
+                                                {c.numeric === true && c.field === 'size' && thing.proposed !== undefined && thing.proposed !== '' && here && <span className="grid-sum">{thing.proposed} =</span>}
                                                 {c.field === 'colour' && thing.swatch != null && <span className="swatch" style={{ background: thing.swatch }} aria-hidden="true" />}
                                                 {thing.cells[c.field]}
                                             </>

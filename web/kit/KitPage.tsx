@@ -15,6 +15,7 @@ import { GrammarHelp } from './GrammarHelp';
 import { KitViews } from '../shared/KitViews';
 import { LineEditor } from '../shared/LineEditor';
 import { PaintSheet } from './PaintSheet';
+import { Proposed } from './Proposed';
 import { tablesOf, type ListName } from './tables';
 import { useReading } from '../shared/useReading';
 
@@ -118,6 +119,7 @@ function KitStation({ kit }: { kit: Kit }): ReactElement {
                     <CsvPresses buildId={buildId} revision={kit.build.revision} say={(words, bad) => (bad ? say(words) : tell(words))} />
                 </div>
             </div>
+            <Proposed kit={kit} change={change} />
             <section className="card typing" aria-label="Type it in">
                 <LineEditor text={text} setText={setText} reading={reading} rows={empty && text === '' ? 9 : Math.max(5, Math.min(14, text.split('\n').length + 1))} take={() => void take()} findPaint={() => find('')} area={area} />
                 <div className="typing-foot">

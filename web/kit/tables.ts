@@ -27,6 +27,7 @@ export function tablesOf(kit: Kit): Table[] {
     const part = (id: string): string => kit.parts.find((p) => p.id === id)?.name ?? '';
     const area = (id: string | null): string => kit.areas.find((a) => a.id === id)?.name ?? '';
     const colours = kit.colours.map((c) => c.name);
+    const proposed = new Map(kit.proposed.stands.map((s) => [s.of, s.sum]));
 
     return [
         {
@@ -50,6 +51,7 @@ export function tablesOf(kit: Kit): Table[] {
             ],
             rows: kit.areas.map((a) => ({
                 id: a.id,
+                proposed: proposed.get(a.id),
                 swatch: product(kit.colours.find((c) => c.id === a.intent.colour)?.product ?? '')?.swatch ?? null,
                 cells: {
                     part: part(a.part), name: a.name, size: a.cm2 === null ? a.size : String(a.cm2), colour: colour(a.intent.colour), ground: colour(a.intent.ground), preshade: colour(a.intent.preshade),
@@ -80,7 +82,7 @@ export function tablesOf(kit: Kit): Table[] {
                 { field: 'inside', title: 'Inside' },
                 { field: 'option', title: 'Only with' },
             ],
-            rows: kit.parts.map((p) => ({ id: p.id, cells: { name: p.name, substrate: words(p.substrate), number: p.number ?? '', bookletStep: p.bookletStep === null ? '' : String(p.bookletStep), mouldedColour: p.mouldedColour ?? '', slot: p.slot ?? '', hand: p.hand ?? '', fragile: flag(p.fragile), stressed: flag(p.stressed), letsLight: flag(p.letsLight), count: p.count === 1 ? '' : String(p.count), grip: words(p.grip), origin: p.origin, hollow: flag(p.hollow), inside: part(p.inside ?? ''), option: p.option ?? '' } })),
+            rows: kit.parts.map((p) => ({ id: p.id, proposed: proposed.get(p.id), cells: { name: p.name, substrate: words(p.substrate), number: p.number ?? '', bookletStep: p.bookletStep === null ? '' : String(p.bookletStep), mouldedColour: p.mouldedColour ?? '', slot: p.slot ?? '', hand: p.hand ?? '', fragile: flag(p.fragile), stressed: flag(p.stressed), letsLight: flag(p.letsLight), count: p.count === 1 ? '' : String(p.count), grip: words(p.grip), origin: p.origin, hollow: flag(p.hollow), inside: part(p.inside ?? ''), option: p.option ?? '' } })),
         },
         {
             list: 'joints',
@@ -102,7 +104,7 @@ export function tablesOf(kit: Kit): Table[] {
                 { field: 'bestSide', title: 'Best side' },
                 { field: 'because', title: 'So the plan has it', fixed: true },
             ],
-            rows: kit.joints.map((j) => ({ id: j.id, cells: { name: j.name, between: j.parts.map(part).join(' + '), kind: j.kind, closed: j.closed === 'before' ? 'before paint' : j.closed === 'after' ? 'after paint' : 'undecided', glue: words(j.glue), carriesLoad: flag(j.carriesLoad), gapMm: j.gapMm === 0 ? '' : String(j.gapMm), lengthCm: j.lengthCm === 0 ? '' : String(j.lengthCm), filler: words(j.filler), step: j.step === null ? '' : String(j.step), pins: flag(j.pins), removable: flag(j.removable), bestSide: j.bestSide ?? '', because: `${j.beforePaint ? 'before paint' : 'after paint'}: ${j.because}` } })),
+            rows: kit.joints.map((j) => ({ id: j.id, proposed: proposed.get(j.id), cells: { name: j.name, between: j.parts.map(part).join(' + '), kind: j.kind, closed: j.closed === 'before' ? 'before paint' : j.closed === 'after' ? 'after paint' : 'undecided', glue: words(j.glue), carriesLoad: flag(j.carriesLoad), gapMm: j.gapMm === 0 ? '' : String(j.gapMm), lengthCm: j.lengthCm === 0 ? '' : String(j.lengthCm), filler: words(j.filler), step: j.step === null ? '' : String(j.step), pins: flag(j.pins), removable: flag(j.removable), bestSide: j.bestSide ?? '', because: `${j.beforePaint ? 'before paint' : 'after paint'}: ${j.because}` } })),
         },
         {
             list: 'edges',

@@ -38,6 +38,7 @@ final class KitPresenter
             'areas' => array_map(static fn (array $a): array => [...$a, 'logged' => $logged[$a['id']] ?? 0], self::sorted($document['areas'])),
             'edges' => $document['edges'],
             'colours' => self::sorted($document['colours']),
+            'proposed' => SubjectPresenter::of($kit),
             'holders' => $document['holders'],
             'products' => array_map(self::product(...), $shelf->products),
             'undoable' => $undoable?->toArray(),

@@ -62,8 +62,8 @@ final class HouseBook
         ]],
         'evening' => ['What is an evening of waiting worth?', 'order of the colours', [
             '30' => ['Half an hour of work', 'Worth a mask or a coat more, not an afternoon of both.'],
-            '10' => ['Ten minutes', 'There are other models to work on meanwhile.'],
-            '90' => ['An hour and a half', 'The show is near: rather more masks than more evenings.'],
+            '0' => ['Nothing', 'There are other models to work on meanwhile.'],
+            '240' => ['Two evenings of work', 'The show is near: rather more masks and coats than one more evening.'],
         ]],
         'camouflage' => ['How are soft edges made?', 'mask medium, minutes', [
             'held-off' => ['To scale: rolled putty or paper held off', 'The soft edge is as wide as the scale wants, everywhere.'],

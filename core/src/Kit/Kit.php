@@ -13,7 +13,7 @@ use DateTimeZone;
  */
 final readonly class Kit
 {
-    public const LISTS = ['parts', 'joints', 'pieces', 'areas', 'edges', 'colours', 'pins', 'orders', 'notBefore', 'inserted', 'accepted', 'callouts', 'options', 'holders', 'showRules', 'outages', 'flaws', 'features', 'photos', 'masks'];
+    public const LISTS = ['parts', 'joints', 'pieces', 'areas', 'edges', 'colours', 'pins', 'orders', 'notBefore', 'inserted', 'accepted', 'callouts', 'options', 'holders', 'showRules', 'outages', 'flaws', 'features', 'photos', 'masks', 'proposed'];
 
     /** @var array<string, Part> */
     public array $partsById;
@@ -67,6 +67,7 @@ final readonly class Kit
      * @param  list<Feature>  $features  to be there again before primer
      * @param  list<Photo>  $photos  of joints and flaws
      * @param  list<Mask>  $masks  of the register
+     * @param  list<Proposed>  $proposed  what was proposed for a subject
      * @param  bool  $noseWheel  it stands on a nose wheel and falls on its tail without ballast
      */
     public function __construct(
@@ -96,6 +97,7 @@ final readonly class Kit
         public array $features = [],
         public array $photos = [],
         public array $masks = [],
+        public array $proposed = [],
     ) {
         $this->partsById = self::byId($parts);
         $this->jointsById = self::byId($joints);

@@ -8,7 +8,7 @@ namespace AmberStep\Core\Kit;
 final class KitDiff
 {
     /** In this order things are there before what speaks of them. */
-    private const LISTS = ['colours', 'parts', 'joints', 'pieces', 'areas', 'edges', 'pins', 'orders', 'notBefore', 'inserted', 'accepted', 'callouts', 'options', 'holders', 'showRules', 'outages', 'flaws', 'features', 'photos', 'masks'];
+    private const LISTS = ['colours', 'parts', 'joints', 'pieces', 'areas', 'edges', 'pins', 'orders', 'notBefore', 'inserted', 'accepted', 'callouts', 'options', 'holders', 'showRules', 'outages', 'flaws', 'features', 'photos', 'masks', 'proposed'];
 
     /** @return list<Edit> */
     public static function edits(Kit $from, Kit $to): array

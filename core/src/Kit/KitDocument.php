@@ -52,6 +52,7 @@ final class KitDocument
             $in->each('features', Feature::read(...)),
             $in->each('photos', Photo::read(...)),
             $in->each('masks', Mask::read(...)),
+            $in->each('proposed', Proposed::read(...)),
         );
         $in->refuseTheRest();
         KitCheck::references($kit, $problems);
@@ -73,16 +74,16 @@ final class KitDocument
             'callouts' => self::arrays($kit->callouts), 'options' => self::arrays($kit->options), 'holders' => self::arrays($kit->holders),
             'showRules' => self::arrays($kit->showRules), 'outages' => self::arrays($kit->outages), 'noseWheel' => $kit->noseWheel,
             'flaws' => self::arrays($kit->flaws), 'features' => self::arrays($kit->features), 'photos' => self::arrays($kit->photos),
-            'masks' => self::arrays($kit->masks),
+            'masks' => self::arrays($kit->masks), 'proposed' => self::arrays($kit->proposed),
         ];
     }
 
     /**
-     * @param  list<Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance|Callout|KitOption|OwnedHolders|ShowRule|Outage|Flaw|Feature|Photo|Mask>  $things
+     * @param  list<Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance|Callout|KitOption|OwnedHolders|ShowRule|Outage|Flaw|Feature|Photo|Mask|Proposed>  $things
      * @return list<array<string, mixed>>
      */
     private static function arrays(array $things): array
     {
-        return array_map(static fn (Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance|Callout|KitOption|OwnedHolders|ShowRule|Outage|Flaw|Feature|Photo|Mask $thing): array => $thing->toArray(), $things);
+        return array_map(static fn (Part|Joint|PieceLabel|Area|Edge|Colour|Pin|Order|NotBefore|Inserted|Acceptance|Callout|KitOption|OwnedHolders|ShowRule|Outage|Flaw|Feature|Photo|Mask|Proposed $thing): array => $thing->toArray(), $things);
     }
 }

@@ -36,6 +36,7 @@ final class Removal
         $known = [...$parts, ...$areas, ...self::ids($document, 'joints'), ...self::ids($document, 'flaws')];
         $document['photos'] = self::keep($document, 'photos', static fn (array $p): bool => self::has($known, [$p['target'] ?? null]));
         $document['photos'] = array_map(static fn (array $p): array => [...$p, 'marks' => array_values(array_filter(self::things($p, 'marks'), static fn (array $m): bool => ($m['area'] ?? null) === null || self::has($areas, [$m['area']])))], self::things($document, 'photos'));
+        $document['proposed'] = self::keep($document, 'proposed', static fn (array $p): bool => self::has($known, [$p['of']]));
         $document['inserted'] = self::keep($document, 'inserted', static fn (array $i): bool => self::has($known, $i['targets']));
         $document['pins'] = self::keep($document, 'pins', static fn (array $p): bool => ($p['target'] ?? null) === null || self::has($known, [$p['target']]));
 

@@ -156,7 +156,7 @@ final class MasksTest extends TestCase
 
     public function test_an_evening_is_priced_as_the_house_has_it(): void
     {
-        foreach (['30' => 30.0, '10' => 10.0, '90' => 90.0] as $says => $minutes) {
+        foreach (['30' => 30.0, '0' => 0.0, '240' => 240.0] as $says => $minutes) {
             $build = self::build(['low' => 'pale grey', 'up' => 'slate green'], [['low', 'up', 100]]);
             $model = new ModelColours($build->kit, new HouseRules(['evening' => (string) $says]), $build->shelf, new Breakdown($build->kit, new HouseRules), new ModelState);
             self::assertSame($minutes, $model->problem->evening);

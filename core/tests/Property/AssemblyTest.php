@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace AmberStep\Core\Tests\Property;
 
 use AmberStep\Core\Plan\Plan;
-use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Tests\Rule\MistakesTest;
 use AmberStep\Core\Tests\Support\Assembly;
 use AmberStep\Core\Tests\Support\Build;
+use AmberStep\Core\Tests\Support\Deeds;
 use AmberStep\Core\Tests\Support\RandomAssembly;
-use AmberStep\Core\Work\Operation;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -34,7 +33,7 @@ final class AssemblyTest extends TestCase
             $plan = $build->plan(minutes: null);
             $shutOut = array_filter($plan->stops(), static fn ($f): bool => $f->rule === 'enclosed');
             if ($shutOut === []) {
-                self::assertSame([], (new Assembly($kit))->build(self::deeds($plan, $build)), "seed {$seed}: ".json_encode($kit));
+                self::assertSame([], (new Assembly($kit))->build(Deeds::of($plan)), "seed {$seed}: ".json_encode($kit));
             }
             self::assertSame([], array_values(array_filter(Build::findings($plan), static fn (string $f): bool => str_starts_with($f, 'stop') && $f !== 'stop enclosed')), "seed {$seed}");
             $this->eachFixWorks($build, $plan, $seed);
@@ -68,7 +67,7 @@ final class AssemblyTest extends TestCase
             $kit = (new RandomAssembly($seed))->kit();
             $build = new Build(['kit' => $kit]);
             $plan = $build->plan(minutes: null);
-            $deeds = self::deeds($plan, $build);
+            $deeds = Deeds::of($plan);
             if ($plan->stops() !== [] || (new Assembly($kit))->build($deeds) !== []) {
                 continue;
             }
@@ -199,18 +198,5 @@ final class AssemblyTest extends TestCase
         }
 
         return null;
-    }
-
-    /** @return list<Deed> the plan as somebody at the bench reads it: what is done, when, to what, by name */
-    private static function deeds(Plan $plan, Build $build): array
-    {
-        $kit = $plan->context->kit;
-        $name = static fn (string $id): string => (string) ($kit->areasById[$id]->name ?? $kit->jointsById[$id]->name ?? $kit->partsById[$id]->name ?? $id);
-
-        return array_values(array_map(static fn (PlannedStep $p): array => [
-            'at' => $p->startEpoch, 'do' => $p->step->operation->value, 'on' => array_values(array_map($name, array_filter($p->step->targets, static fn (string $t): bool => isset($kit->areasById[$t])))),
-            'joint' => $p->step->jointId === null || ! $p->step->operation->joins() ? null : $name($p->step->jointId), 'piece' => array_map(static fn ($part): string => $part->name, $plan->context->breakdown->byId[$p->step->pieceId]->parts ?? []),
-            'family' => $p->step->isSprayed() ? $p->step->product?->family->value : null, 'for' => $p->step->operation === Operation::Mask || $p->step->operation === Operation::Unmask ? $p->step->counted() : $name($p->step->counted()),
-        ], $plan->byTime()));
     }
 }

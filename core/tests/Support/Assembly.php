@@ -13,9 +13,9 @@ namespace AmberStep\Core\Tests\Support;
 final class Assembly
 {
     /** Minutes at 20 °C from a coat until fingers may lie on it and until it takes tape, at the very least (handbook 2). */
-    private const TOUCH = ['water-acrylic' => 15, 'water-varnish' => 30, 'polymer-primer' => 20, 'alcohol-acrylic' => 10, 'lacquer' => 5, 'solvent-primer' => 10];
+    private const TOUCH = ['enamel' => 240, 'water-acrylic' => 15, 'water-varnish' => 30, 'polymer-primer' => 20, 'alcohol-acrylic' => 10, 'lacquer' => 5, 'solvent-primer' => 10];
 
-    private const TAPE = ['water-acrylic' => 1440, 'water-varnish' => 1440, 'polymer-primer' => 1440, 'alcohol-acrylic' => 720, 'lacquer' => 360, 'solvent-primer' => 360];
+    private const TAPE = ['enamel' => 2880, 'water-acrylic' => 1440, 'water-varnish' => 1440, 'polymer-primer' => 1440, 'alcohol-acrylic' => 720, 'lacquer' => 360, 'solvent-primer' => 360];
 
     /** Minutes from gluing until it may be handled. */
     private const HANDLE = ['thin-cement' => 10, 'slow-cement' => 30, 'superglue' => 1, 'clear-glue' => 30, 'epoxy' => 15];

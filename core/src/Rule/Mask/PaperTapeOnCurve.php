@@ -11,12 +11,14 @@ use AmberStep\Core\Kit\Edge;
 use AmberStep\Core\Kit\EdgeKind;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Pin;
+use AmberStep\Core\Layering\Context;
 use AmberStep\Core\Material\Medium;
 use AmberStep\Core\Rule\Judges;
 use AmberStep\Core\Rule\Outlook;
 use AmberStep\Core\Rule\Says;
 use AmberStep\Core\Step\Finding;
 use AmberStep\Core\Step\Fix;
+use AmberStep\Core\Step\Step;
 use AmberStep\Core\Work\Operation;
 use AmberStep\Core\Work\Severity;
 
@@ -39,7 +41,8 @@ final class PaperTapeOnCurve implements Judges
             if ($step->operation !== Operation::Mask || $step->isRemedy() || $step->medium !== Medium::PaperTape) {
                 continue;
             }
-            $tight = array_filter($outlook->context->kit->edgesRound($step->targets), static fn (Edge $e): bool => $e->kind === EdgeKind::Hard && in_array($e->curve, [Curve::Compound, Curve::Fiddly], true));
+            $beside = self::sprayedBeside($outlook->context, $step);
+            $tight = array_filter($outlook->context->kit->edgesRound($step->targets), static fn (Edge $e): bool => array_intersect($e->areas, $beside) !== [] && $e->kind === EdgeKind::Hard && in_array($e->curve, [Curve::Compound, Curve::Fiddly], true));
             if ($tight !== []) {
                 $cm = array_sum(array_map(static fn (Edge $e): float => $e->mm / 10, $tight));
                 $purpose = explode('+', $step->purpose)[0];
@@ -48,5 +51,19 @@ final class PaperTapeOnCurve implements Judges
                 ]);
             }
         }
+    }
+
+    /** @return list<string> areas that are sprayed while it lies: an edge to what is capped itself then is no edge of it */
+    private static function sprayedBeside(Context $context, Step $mask): array
+    {
+        $off = $context->steps->find("{$mask->target}/unmask/{$mask->purpose}/{$mask->n}")->rank ?? PHP_INT_MAX;
+        $areas = [];
+        foreach ($context->steps->ofPiece($mask->pieceId) as $step) {
+            if ($step->isSprayed() && $step->phase === $mask->phase && ! $step->isRemedy() && $step->rank > $mask->rank && $step->rank < $off) {
+                array_push($areas, ...$step->targets);
+            }
+        }
+
+        return $areas;
     }
 }

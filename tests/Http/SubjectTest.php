@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Http;
+
+use App\Models\Build;
+use App\Models\Product;
+use Tests\Support\AppTestCase;
+
+/** A build begun from a subject: proposed, begun with the paints it wants, asked about, looked at. */
+final class SubjectTest extends AppTestCase
+{
+    /** @param  array<string, mixed>  $more */
+    private static function trainer(array $more = []): array
+    {
+        return ['subject' => 'propeller', 'scale' => 72, 'length' => 120, 'looks' => 'sea grey and olive drab over pale grey, yellow bands, wash', ...$more];
+    }
+
+    public function test_there_are_ten_subjects_and_a_proposal_keeps_nothing(): void
+    {
+        self::assertCount(10, $this->send('GET', '/api/subjects')->assertOk()->json('subjects'));
+        $builds = Build::query()->count();
+        $proposal = $this->send('POST', '/api/subjects', self::trainer())->assertOk()->json();
+
+        self::assertSame([['name' => 'Olive Drab', 'swatch' => '#5C5B3A']], $proposal['missing']);
+        self::assertStringContainsString('colour olive drab = "Olive Drab"', $proposal['lines']);
+        self::assertSame('tube: π × 14 × 120 mm × 0.8, as it tapers, of which 42 % below', array_column($proposal['sums'], 'sum', 'of')['Port fuselage half / lower fuselage']);
+        self::assertSame($builds, Build::query()->count());
+        self::assertFalse(Product::query()->get()->contains(static fn (Product $p): bool => $p->body['name'] === 'Olive Drab'));
+    }
+
+    public function test_begun_it_stands_with_its_paints_and_has_a_plan_without_a_stop(): void
+    {
+        $id = $this->send('POST', '/api/builds/begin', self::trainer(['name' => 'Trainer']))->assertCreated()->json('build.id');
+        self::assertTrue(Product::query()->get()->contains(static fn (Product $p): bool => $p->body['name'] === 'Olive Drab' && $p->body['family'] === 'water-acrylic'));
+        self::assertSame([], array_filter($this->send('GET', "/api/builds/{$id}/plan")->assertOk()->json('findings'), static fn (array $f): bool => $f['severity'] === 'stop'));
+        $kit = $this->send('GET', "/api/builds/{$id}/kit")->json();
+        $all = count($kit['parts']) + count($kit['joints']) + count($kit['areas']);
+        self::assertCount($all, $kit['proposed']['stands']);
+        self::assertCount(5, $kit['proposed']['questions']);
+
+        $answer = $kit['proposed']['questions'][0]['answers'][1];
+        $this->send('POST', "/api/builds/{$id}/changes", ['title' => $answer['title'], 'edits' => $answer['edits']], ['If-Match' => '"1"'])->assertCreated();
+        $after = $this->send('GET', "/api/builds/{$id}/kit")->json();
+        self::assertCount(4, $after['proposed']['questions']);
+        self::assertLessThan($all, count($after['proposed']['stands']), 'what the answer changed is no longer a proposal');
+
+        // In a file it goes with the kit, and comes back the same.
+        $file = (string) $this->get("/api/builds/{$id}/export")->getContent();
+        $copy = $this->call('POST', '/api/builds?mode=copy', [], [], [], ['CONTENT_TYPE' => 'application/json'], $file)->assertCreated()->json('build.id');
+        self::assertCount(count($after['proposed']['questions']), $this->send('GET', "/api/builds/{$copy}/kit")->json('proposed.questions'));
+    }
+
+    public function test_what_is_no_size_or_no_subject_is_said_and_nothing_is_begun(): void
+    {
+        $before = [Build::query()->count(), Product::query()->count()];
+        foreach ([[['subject' => 'submarine'], 'subject'], [['length' => 3], 'length'], [['length' => 'long'], 'length'], [['width' => 90000], 'width'], [['scale' => 0], 'scale'], [['looks' => str_repeat('x', 1001)], 'looks'], [['owner' => 'me'], 'owner']] as [$wrong, $path]) {
+            $this->send('POST', '/api/subjects', self::trainer($wrong))->assertUnprocessable()->assertJsonPath('error.problems.0.path', $path);
+            $this->send('POST', '/api/builds/begin', self::trainer(['name' => 'x', ...$wrong]))->assertUnprocessable();
+        }
+        $this->send('POST', '/api/builds/begin', self::trainer())->assertUnprocessable()->assertJsonPath('error.problems.0.path', 'name');
+        self::assertSame($before, [Build::query()->count(), Product::query()->count()]);
+    }
+}
