@@ -114,6 +114,25 @@ final class BeginningsTest extends BrowserTestCase
         return $name;
     }
 
+    public function test_a_paint_like_another_but_darker_is_put_on_the_shelf(): void
+    {
+        $this->go('kit');
+        $this->browser->see('.editor textarea')->click();
+        $this->browser->keys('tank, 9, mud brown');
+        $this->browser->press('Look for “mud brown”');
+        $this->browser->press('Put a new paint on the shelf');
+        $this->browser->script('const s = [...document.querySelectorAll(".paint-colour select")][0]; const o = [...s.options].find((x) => x.text === "Obrey Track Brown"); Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value").set.call(s, o.value); s.dispatchEvent(new Event("change", {bubbles: true}))');
+        $hex = fn (): string => (string) $this->browser->script('return document.querySelector(".paint-colour .mantine-TextInput-input").value');
+        $like = $hex();
+        $this->browser->press('But darker');
+        $this->browser->until(fn (): bool => $hex() !== $like && hexdec(substr($hex(), 1, 2)) < hexdec(substr($like, 1, 2)), 'it is no darker');
+        $this->browser->press('But lighter');
+        self::assertSame([], $this->browser->axe());
+        $this->browser->press('Put it on the shelf');
+        $this->browser->seeText('[data-testid="editor-says"]', '1 understood');
+        self::assertContains('mud brown', array_column($this->server->request('GET', '/api/products')[1]['products'], 'name'));
+    }
+
     private int $presses = 0;
 
     private int $letters = 0;

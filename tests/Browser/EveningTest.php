@@ -63,7 +63,13 @@ final class EveningTest extends BrowserTestCase
 
         $this->browser->script('document.activeElement.blur()');
         $this->browser->keys('6');
-        $this->threeCoats(fn () => $this->browser->keys(WebDriverKeys::ENTER));
+        $this->threeCoats(function (): void {
+            $this->browser->keys(WebDriverKeys::ENTER);
+            // Fingers as fast as these are asked whether they meant it.
+            if ($this->browser->count('.last-twice') > 0) {
+                $this->browser->keys(WebDriverKeys::ENTER);
+            }
+        });
         $this->holdRunsAndOpens();
 
         $this->browser->keys('8');
@@ -73,6 +79,33 @@ final class EveningTest extends BrowserTestCase
         $this->browser->keys(WebDriverKeys::ENTER);
         $this->browser->until(fn (): bool => $this->browser->count('.log-day li[data-gone]') === $before + 1, 'nothing is taken back');
         self::assertSame($before + 1, $this->takenBack());
+    }
+
+    public function test_the_last_press_is_taken_back_at_the_bench_and_enter_twice_is_asked(): void
+    {
+        $this->go('bench');
+        $this->browser->see('[data-testid="step-title"]');
+        $step = fn (): string => $this->browser->text('[data-testid="step-title"]').', '.explode(' · ', $this->browser->text('.step-where'))[0];
+        $first = $step();
+        // As if no time passed between two presses.
+        $this->browser->script('const frozen = Date.now(); Date.now = () => frozen');
+        $this->browser->script('document.activeElement.blur()');
+        $this->browser->keys(WebDriverKeys::ENTER);
+        $this->browser->seeText('[data-testid="last-press"]', "Written down: {$first}");
+        $this->browser->until(fn (): bool => $step() !== $first, 'the next step is not shown');
+        $second = $step();
+        $events = fn (): int => (int) $this->server->request('GET', "/api/builds/{$this->build}/log")[1]['total'];
+        $before = $events();
+        $this->browser->keys(WebDriverKeys::ENTER);
+        $this->browser->seeText('.last-twice', "Press it once more if this is done too: {$second}");
+        self::assertSame($before, $events(), 'nothing is written down by a slip');
+        self::assertSame([], $this->browser->axe());
+
+        $this->browser->press('Take it back');
+        $this->browser->until(fn (): bool => $step() === $first, 'the step is not there again');
+        $this->browser->until(fn (): bool => $this->browser->count('[data-testid="last-press"]') === 0, 'it is still offered');
+        $log = $this->server->request('GET', "/api/builds/{$this->build}/log")[1]['events'];
+        self::assertNotSame([], array_filter($log, static fn (array $line): bool => ! $line['standing'] && str_contains($first, $line['on'])), 'it does not stand any more');
     }
 
     public function test_a_press_is_kept_while_the_server_is_away_and_sent_when_it_is_back(): void

@@ -13,6 +13,7 @@ import { Closing } from './Closing';
 import { Cost, useCost } from './Cost';
 import { FaultSheet } from './FaultSheet';
 import { HandsOff } from './HandsOff';
+import { LastLine, useLastPress } from './LastPress';
 import { useMaskAnswers } from './MaskCard';
 import { MinutesField, useMinutes } from './MinutesField';
 import { useSent } from './Parts';
@@ -40,27 +41,30 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
     const masks = useMaskAnswers(step?.key ?? '', parts.length > 1 ? null : (step?.masks ?? null));
     const sent = parts.length > 1 ? parts.every((part) => isSent(part, buildId)) : step !== null && isSent({ key: step.key, buildId: null } as BenchLine, buildId);
 
-    const write = (of: { title: string; where: string; buildId?: string | null; event: unknown }, whenMs: number): void => {
+    const press = useLastPress();
+    const write = (of: { title: string; where: string; buildId?: string | null; event: unknown }, whenMs: number): { buildId: string; id: string } => {
         const iso = new Date(Math.floor(whenMs / 1000) * 1000).toISOString().replace('.000Z', 'Z');
-        record(of.buildId ?? buildId, `${of.title}, ${of.where}`, { ...(of.event as NewEvent), id: ulid(), at: iso });
+        const id = ulid();
+        record(of.buildId ?? buildId, `${of.title}, ${of.where}`, { ...(of.event as NewEvent), id, at: iso });
+
+        return { buildId: of.buildId ?? buildId, id };
     };
     /** The step, or all parts of the round that are not done yet. */
     const done = (whenMs: number): void => {
-        if (parts.length > 1) {
-            parts.filter((part) => !isSent(part, buildId)).forEach((part) => write(part, whenMs));
-        } else if (step !== null) {
-            write(step, whenMs);
+        const records = parts.length > 1 ? parts.filter((part) => !isSent(part, buildId)).map((part) => write(part, whenMs)) : step !== null ? [write(step, whenMs)] : [];
+        if (records.length > 0 && step !== null) {
+            press.note({ title: `${(parts.length > 1 ? parts[0]?.round?.title : undefined) ?? step.title}, ${parts.length > 1 ? `${records.length} in one go` : step.where}`, at: Date.now(), records });
         }
     };
     const keys = useMemo(
         () => ({
-            Enter: () => step !== null && step.list === null && !sent && masks.ready && done(at),
+            Enter: () => step !== null && step.list === null && !sent && masks.ready && press.allows(Date.now()) && done(at),
             w: () => (bench?.faultPlaces.length ?? 0) > 0 && show('fault'),
             t: () => step !== null && show('time'),
             m: () => document.getElementById('minutes')?.focus(),
         }),
         // eslint-disable-next-line react-hooks/exhaustive-deps
-        [step, sent, masks.ready, parts, at, buildId, bench?.faultPlaces.length],
+        [step, sent, masks.ready, parts, at, buildId, press.last, press.isTwice, bench?.faultPlaces.length],
     );
     useKeys(keys);
 
@@ -88,7 +92,7 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                         buildId={buildId}
                         step={step}
                         parts={parts}
-                        tick={(part) => write(part, at)}
+                        tick={(part) => press.note({ title: `${part.title}, ${part.where}`, at: Date.now(), records: [write(part, at)] })}
                         sent={sent}
                         masks={masks}
                         closesAt={bench.closesAt}
@@ -100,6 +104,7 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                 ) : (
                     <Waiting bench={bench} />
                 )}
+                <LastLine press={press} twice={step === null ? '' : `${step.title}, ${step.where}.`} />
                 {bench.follows.length > 0 && <TurnRound bench={bench} />}
             </div>
             <aside className="bench-side">

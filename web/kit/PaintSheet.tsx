@@ -39,7 +39,7 @@ export function PaintSheet({ products, wanted, close, choose }: Props): ReactEle
     return (
         <Modal opened onClose={close} title={adding ? 'A paint for the shelf' : 'Paints on the shelf'} size="lg">
             {adding ? (
-                <AddPaint name={search} done={choose} back={() => add(false)} />
+                <AddPaint name={search} products={products} done={choose} back={() => add(false)} />
             ) : (
                 <div className="stack-form">
                     <TextInput
@@ -79,7 +79,7 @@ export function PaintSheet({ products, wanted, close, choose }: Props): ReactEle
     );
 }
 
-function AddPaint({ name, done, back }: { name: string; done: (name: string) => void; back: () => void }): ReactElement {
+function AddPaint({ name, products, done, back }: { name: string; products: Product[]; done: (name: string) => void; back: () => void }): ReactElement {
     const [paint, set] = useState({ name, range: '', family: 'water-acrylic', role: 'colour', swatch: '#808080', sheen: 'satin', opacity: 'good' });
     const [wrong, say] = useState<string | null>(null);
     const field = (key: keyof typeof paint) => (e: { currentTarget: { value: string } }) => set({ ...paint, [key]: e.currentTarget.value });
@@ -106,7 +106,27 @@ function AddPaint({ name, done, back }: { name: string; done: (name: string) => 
                 <NativeSelect label="Sheen" value={paint.sheen} data={['matt', 'satin', 'semi-gloss', 'gloss']} onChange={field('sheen')} />
                 <NativeSelect label="Covers" value={paint.opacity} data={['opaque', 'good', 'fair', 'weak']} onChange={field('opacity')} />
             </div>
-            {paint.role !== 'varnish' && <TextInput label="Colour, as #RRGGBB" value={paint.swatch} onChange={field('swatch')} rightSection={<span className="paint-swatch" style={{ background: paint.swatch }} aria-hidden="true" />} />}
+            {paint.role !== 'varnish' && (
+                <>
+                    <div className="stack-row paint-colour">
+                        <input type="color" aria-label="Pick its colour" value={/^#[0-9a-f]{6}$/i.test(paint.swatch) ? paint.swatch.toLowerCase() : '#808080'} onChange={(e) => set({ ...paint, swatch: e.currentTarget.value.toUpperCase() })} />
+                        <TextInput label="Colour, as #RRGGBB" value={paint.swatch} onChange={field('swatch')} />
+                        <NativeSelect
+                            label="Or like this one"
+                            value=""
+                            data={[{ value: '', label: 'of the shelf' }, ...products.filter((p) => p.swatch !== null).map((p) => ({ value: p.swatch ?? '', label: p.name }))]}
+                            onChange={(e) => e.currentTarget.value !== '' && set({ ...paint, swatch: e.currentTarget.value })}
+                        />
+                    </div>
+                    <div className="finding-presses">
+                        {([['lighter', 0.12], ['darker', -0.12]] as const).map(([word, by]) => (
+                            <Button key={word} type="button" data-small onClick={() => set({ ...paint, swatch: shifted(paint.swatch, by) })}>
+                                But {word}
+                            </Button>
+                        ))}
+                    </div>
+                </>
+            )}
             {wrong !== null && (
                 <p className="field-error" role="alert">
                     {wrong}
@@ -122,4 +142,22 @@ function AddPaint({ name, done, back }: { name: string; done: (name: string) => 
             </div>
         </form>
     );
+}
+
+/** A swatch moved towards white or black, for a first idea: a spoon says what it is. */
+function shifted(hex: string, by: number): string {
+    if (!/^#[0-9a-f]{6}$/i.test(hex)) {
+        return hex;
+    }
+
+    return `#${[1, 3, 5]
+        .map((i) => {
+            const c = parseInt(hex.slice(i, i + 2), 16);
+
+            return Math.round(by > 0 ? c + (255 - c) * by : c * (1 + by))
+                .toString(16)
+                .padStart(2, '0');
+        })
+        .join('')
+        .toUpperCase()}`;
 }
