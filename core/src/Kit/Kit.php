@@ -242,11 +242,6 @@ final readonly class Kit
      */
     private static function byId(array $things): array
     {
-        $byId = [];
-        foreach ($things as $thing) {
-            $byId[$thing->id] = $thing;
-        }
-
-        return $byId;
+        return array_column($things, null, 'id');
     }
 }
