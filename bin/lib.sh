@@ -54,5 +54,5 @@ need_build() {
 
 mkdir -p var storage/framework/cache storage/framework/views storage/logs bootstrap/cache
 # How the server is run, by bin/up and where its speed is shown. A request is over before cycles are worth collecting.
-SERVED=(-d memory_limit=512M -d post_max_size=12M -d opcache.jit_buffer_size=32M -d opcache.jit=tracing -d zend.enable_gc=0)
+SERVED=(-d memory_limit=512M -d post_max_size=12M -d opcache.jit_buffer_size=32M -d opcache.jit=tracing -d zend.enable_gc=0 -d expose_php=0)
 PHP_PACKAGES=(php8.2-sqlite3 php8.2-curl php8.2-zip php8.2-gd)

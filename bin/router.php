@@ -5,22 +5,37 @@ declare(strict_types=1);
 // For PHP's built-in server: files of the build as they are, scripts and styles compressed where the reader takes it,
 // everything else through the application.
 
+const TYPES = [
+    'js' => 'text/javascript; charset=utf-8', 'css' => 'text/css; charset=utf-8', 'svg' => 'image/svg+xml', 'png' => 'image/png', 'ico' => 'image/x-icon', 'woff2' => 'font/woff2', 'woff' => 'font/woff',
+    'json' => 'application/json', 'txt' => 'text/plain; charset=utf-8', 'map' => 'application/json', 'webmanifest' => 'application/manifest+json',
+];
+
 $path = rawurldecode((string) parse_url((string) ($_SERVER['REQUEST_URI'] ?? '/'), PHP_URL_PATH));
-if ($path !== '' && $path !== '/' && ! str_contains($path, '..') && ! str_contains($path, "\0") && ! str_ends_with($path, '.php') && is_file(__DIR__.'/../public'.$path)) {
-    $packed = __DIR__.'/../public'.$path.'.gz';
-    $types = ['js' => 'text/javascript; charset=utf-8', 'css' => 'text/css; charset=utf-8'];
-    $type = $types[pathinfo($path, PATHINFO_EXTENSION)] ?? null;
-    if ($type === null || ! is_file($packed) || ! str_contains((string) ($_SERVER['HTTP_ACCEPT_ENCODING'] ?? ''), 'gzip')) {
-        return false;
+$port = (int) ($_SERVER['SERVER_PORT'] ?? 0);
+// Any other name is refused by the application, for files as for answers.
+$isOurs = in_array(strtolower((string) ($_SERVER['HTTP_HOST'] ?? '')), ["127.0.0.1:{$port}", "localhost:{$port}", "[::1]:{$port}"], true);
+$type = TYPES[pathinfo($path, PATHINFO_EXTENSION)] ?? null;
+$reads = in_array($_SERVER['REQUEST_METHOD'] ?? '', ['GET', 'HEAD'], true);
+if ($isOurs && $reads && $type !== null && ! str_contains($path, '..') && ! str_contains($path, "\0") && is_file(__DIR__.'/../public'.$path)) {
+    $file = __DIR__.'/../public'.$path;
+    $packed = is_file($file.'.gz') && str_contains((string) ($_SERVER['HTTP_ACCEPT_ENCODING'] ?? ''), 'gzip');
+    header_remove('X-Powered-By');
+    foreach (require __DIR__.'/../config/headers.php' as $name => $value) {
+        header("{$name}: {$value}");
     }
+    header("Content-Security-Policy: default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'none'");
     header('Content-Type: '.$type);
-    header('Content-Encoding: gzip');
-    header('Content-Length: '.filesize($packed));
+    if ($packed) {
+        header('Content-Encoding: gzip');
+        $file .= '.gz';
+    }
+    header('Content-Length: '.filesize($file));
     header('Vary: Accept-Encoding');
-    header('X-Content-Type-Options: nosniff');
-    // A file of the build is named by what is in it.
-    header('Cache-Control: public, max-age=31536000, immutable');
-    readfile($packed);
+    // A file of the build is named by what is in it; what is not is asked for again.
+    header(str_starts_with($path, '/build/') ? 'Cache-Control: public, max-age=31536000, immutable' : 'Cache-Control: no-cache');
+    if ($_SERVER['REQUEST_METHOD'] === 'GET') {
+        readfile($file);
+    }
 
     return true;
 }

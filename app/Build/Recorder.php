@@ -44,6 +44,9 @@ final readonly class Recorder
     {
         return DB::transaction(function () use ($build, $event): array {
             $known = Event::query()->where('id', $event->id)->first();
+            if ($known !== null && $known->build_id !== $build->id) {
+                throw new Conflict('An entry of another build has this id.', ['id' => $event->id, 'build' => $known->build_id]);
+            }
             if ($known !== null) {
                 return [LogEvent::fromArray($known->body), false];
             }

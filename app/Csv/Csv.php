@@ -67,7 +67,9 @@ final class Csv
 
     private static function cell(string $cell): string
     {
-        if ($cell !== '' && in_array($cell[0], [...self::FORMULA, "'"], true) && ! is_numeric($cell)) {
+        // White space before it does not keep a spreadsheet from taking it for one.
+        $head = ltrim($cell)[0] ?? '';
+        if ((in_array($head, self::FORMULA, true) || in_array($cell[0] ?? '', ["'", "\t"], true)) && ! is_numeric($cell)) {
             $cell = "'".$cell;
         }
 
@@ -76,6 +78,6 @@ final class Csv
 
     private static function unquoted(string $cell): string
     {
-        return strlen($cell) > 1 && $cell[0] === "'" && in_array($cell[1], [...self::FORMULA, "'"], true) ? substr($cell, 1) : $cell;
+        return strlen($cell) > 1 && $cell[0] === "'" && (in_array(ltrim(substr($cell, 1))[0] ?? '', self::FORMULA, true) || in_array($cell[1], ["'", "\t"], true)) ? substr($cell, 1) : $cell;
     }
 }

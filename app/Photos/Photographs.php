@@ -55,8 +55,9 @@ final readonly class Photographs
         }
         imagefill($flat, 0, 0, (int) imagecolorallocate($flat, 255, 255, 255));
         imagecopyresampled($flat, $image, 0, 0, 0, 0, $width, $height, $size[0], $size[1]);
+        $upright = Upright::of($flat, $size[2] === IMAGETYPE_JPEG ? Upright::orientation($bytes) : 1);
         ob_start();
-        imagejpeg($flat, null, self::QUALITY);
+        imagejpeg($upright, null, self::QUALITY);
 
         return $this->store((string) ob_get_clean());
     }

@@ -67,4 +67,28 @@ final class BuiltFilesTest extends TestCase
             self::assertStringNotContainsString('<?php', $bytes, $path);
         }
     }
+
+    public function test_files_and_refusals_carry_the_headers_that_keep_others_out_and_no_version(): void
+    {
+        $manifest = json_decode((string) file_get_contents(__DIR__.'/../../public/build/manifest.json'), true, 512, JSON_THROW_ON_ERROR);
+        $script = '/build/'.array_values(array_filter(array_column($manifest, 'file'), static fn (string $f): bool => str_ends_with($f, '.js')))[0];
+        foreach ([$script => 200, '/mark.svg' => 200, '/api/frame' => 200, '/api/nothing' => 404, '/build/none.js' => 404] as $path => $status) {
+            [$code, $head] = $this->server->exchange('GET', $path);
+            self::assertSame($status, $code, $path);
+            foreach (['Content-Security-Policy: ', 'X-Content-Type-Options: nosniff', 'X-Frame-Options: DENY', 'Cross-Origin-Opener-Policy: same-origin', 'Cross-Origin-Resource-Policy: same-origin', 'Referrer-Policy: no-referrer'] as $header) {
+                self::assertStringContainsStringIgnoringCase($header, $head, $path);
+            }
+            self::assertStringNotContainsStringIgnoringCase('x-powered-by', $head, $path);
+        }
+        // Files of the build are named by what is in them, others are asked for again.
+        self::assertStringContainsString('immutable', $this->server->header($script, 'Cache-Control'));
+        self::assertSame('no-cache', $this->server->header('/mark.svg', 'Cache-Control'));
+    }
+
+    public function test_a_foreign_host_gets_no_file_either(): void
+    {
+        foreach (['/mark.svg', '/', '/api/frame'] as $path) {
+            self::assertSame(421, $this->server->exchange('GET', $path, null, ['Host: bench.example'])[0], $path);
+        }
+    }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Http;
 
+use App\Csv\Csv;
+use App\Models\Build;
 use App\Models\Event;
 use Illuminate\Testing\TestResponse;
 use Tests\Support\AppTestCase;
@@ -62,5 +64,41 @@ final class DoorsTest extends AppTestCase
     {
         $this->get('/api/nothing')->assertNotFound()->assertJsonPath('error.message', 'There is nothing here.');
         $this->send('GET', '/api/builds/'.self::ulid(1).'/bench')->assertNotFound();
+    }
+
+    public function test_lines_have_a_length_and_a_number(): void
+    {
+        $id = $this->buildId();
+        foreach ([[str_repeat("a, 1\n", 1001), 'has 1002 lines'], ["hull, 4\n".str_repeat('é', 2001), 'has 2001 characters in line 2']] as [$text, $wrong]) {
+            $this->send('POST', "/api/builds/{$id}/lines/read", ['text' => $text])->assertUnprocessable()->assertJsonPath('error.problems.0.wrong', $wrong);
+        }
+        $this->send('POST', "/api/builds/{$id}/lines/read", ['text' => str_repeat('é', 2000)])->assertOk();
+    }
+
+    public function test_an_entry_of_another_build_is_not_taken_for_ones_own(): void
+    {
+        $event = ['id' => self::ulid(41), 'kind' => 'note', 'at' => '2026-03-03T19:00:00Z', 'note' => 'dust in the corner'];
+        [$one, $other] = Build::query()->orderBy('position')->limit(2)->pluck('id')->all();
+        $this->send('POST', "/api/builds/{$one}/events", $event)->assertCreated();
+        $this->send('POST', "/api/builds/{$one}/events", $event)->assertOk();
+        $this->send('POST', "/api/builds/{$other}/events", $event)->assertConflict()->assertJsonPath('error.message', 'An entry of another build has this id.');
+    }
+
+    public function test_a_build_whose_name_has_no_letter_of_ours_is_exported_under_its_short_id(): void
+    {
+        $id = (string) $this->send('POST', '/api/builds/blank', ['name' => '飛行艇', 'scale' => 72])->json('build.id');
+
+        self::assertStringContainsString('filename="'.strtolower(substr($id, -8)).'.amber.json"', (string) $this->get("/api/builds/{$id}/export")->headers->get('Content-Disposition'));
+    }
+
+    public function test_what_a_spreadsheet_would_take_for_a_formula_is_disarmed_after_white_space_too_and_comes_back(): void
+    {
+        $cells = ['=1+1', ' =1+1', "\u{00A0}x", "\t=1", '  @sum', ' -3', '-3', "'quoted", "' =1", ' both ', 'plain'];
+        $written = Csv::write([$cells]);
+
+        self::assertSame([$cells], Csv::read($written));
+        foreach (['=1+1', ' =1+1', "\t=1", '  @sum'] as $formula) {
+            self::assertStringContainsString("'{$formula}", $written);
+        }
     }
 }

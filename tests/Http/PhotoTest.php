@@ -19,7 +19,7 @@ final class PhotoTest extends AppTestCase
         // A comment as a camera would write its place: after the first marker.
         $secret = substr($jpeg, 0, 2)."\xFF\xFE\x00\x14GPS 38.7 N 9.1 W ab".substr($jpeg, 2);
         $hash = $this->photo($secret, 'image/jpeg')->assertCreated()->json('hash');
-        $kept = (string) $this->get("/api/photos/{$hash}.jpg")->assertOk()->assertHeader('content-type', 'image/jpeg')->streamedContent();
+        $kept = (string) $this->get("/api/photos/{$hash}.jpg")->assertOk()->assertHeader('content-type', 'image/jpeg')->assertHeader('cache-control', 'immutable, max-age=31536000, private')->streamedContent();
 
         self::assertSame($hash, hash('sha256', $kept));
         self::assertStringNotContainsString('GPS', $kept);
@@ -162,5 +162,44 @@ final class PhotoTest extends AppTestCase
         file_put_contents($file, $bytes);
 
         return $file;
+    }
+
+    /** @return iterable<string, array{int, array{int, int}, array{int, int}}> orientation, and where the begin and the end of the first row lie once it is upright, as corners */
+    public static function orientations(): iterable
+    {
+        [$tl, $tr, $bl, $br] = [[0, 0], [1, 0], [0, 1], [1, 1]];
+        // EXIF: 1 rows from the top, columns from the left; 2 top, right; 3 bottom, right; 4 bottom, left; 5 left, top; 6 right, top; 7 right, bottom; 8 left, bottom.
+        foreach ([1 => [$tl, $tr], 2 => [$tr, $tl], 3 => [$br, $bl], 4 => [$bl, $br], 5 => [$tl, $bl], 6 => [$tr, $br], 7 => [$br, $tr], 8 => [$bl, $tl]] as $orientation => [$begin, $end]) {
+            yield "orientation {$orientation}" => [$orientation, $begin, $end];
+        }
+    }
+
+    /**
+     * @param  array{int, int}  $begin
+     * @param  array{int, int}  $end
+     */
+    #[DataProvider('orientations')]
+    public function test_a_camera_held_on_its_side_gives_an_upright_picture(int $orientation, array $begin, array $end): void
+    {
+        $image = imagecreatetruecolor(400, 200);
+        imagefill($image, 0, 0, (int) imagecolorallocate($image, 200, 200, 200));
+        imagefilledrectangle($image, 0, 0, 60, 60, (int) imagecolorallocate($image, 255, 0, 0));
+        imagefilledrectangle($image, 339, 0, 399, 60, (int) imagecolorallocate($image, 0, 0, 255));
+        ob_start();
+        imagejpeg($image, null, 95);
+        $jpeg = (string) ob_get_clean();
+        // One entry: Orientation (0x0112), a short.
+        $tiff = 'MM'.pack('nNn', 42, 8, 1).pack('nnNnn', 0x0112, 3, 1, $orientation, 0).pack('N', 0);
+        $exif = "Exif\0\0".$tiff;
+        $hash = $this->photo(substr($jpeg, 0, 2)."\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2), 'image/jpeg')->assertCreated()->json('hash');
+        $kept = imagecreatefromstring((string) $this->get("/api/photos/{$hash}.jpg")->streamedContent());
+        self::assertNotFalse($kept);
+        [$w, $h] = [imagesx($kept), imagesy($kept)];
+        self::assertSame($orientation < 5 ? [400, 200] : [200, 400], [$w, $h]);
+        $at = static fn (array $corner): array => imagecolorsforindex($kept, (int) imagecolorat($kept, $corner[0] === 0 ? 20 : $w - 21, $corner[1] === 0 ? 20 : $h - 21));
+        self::assertGreaterThan(200, $at($begin)['red']);
+        self::assertLessThan(80, $at($begin)['blue']);
+        self::assertGreaterThan(200, $at($end)['blue']);
+        self::assertLessThan(80, $at($end)['red']);
     }
 }

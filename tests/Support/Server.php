@@ -45,7 +45,7 @@ final class Server
 
     public function start(): void
     {
-        $command = sprintf('exec env %s PHP_CLI_SERVER_WORKERS=4 setsid %s -d memory_limit=512M -d post_max_size=12M -d zend.enable_gc=0%s -d opcache.file_cache=%s -S 127.0.0.1:%d -t %s %s', $this->environment(), PHP_BINARY, $this->served, escapeshellarg(self::compiled()), $this->port, escapeshellarg(self::root().'/public'), escapeshellarg(self::root().'/bin/router.php'));
+        $command = sprintf('exec env %s PHP_CLI_SERVER_WORKERS=4 setsid %s -d memory_limit=512M -d post_max_size=12M -d zend.enable_gc=0 -d expose_php=0%s -d opcache.file_cache=%s -S 127.0.0.1:%d -t %s %s', $this->environment(), PHP_BINARY, $this->served, escapeshellarg(self::compiled()), $this->port, escapeshellarg(self::root().'/public'), escapeshellarg(self::root().'/bin/router.php'));
         $process = proc_open($command, [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes);
         $this->process = $process === false ? null : $process;
         for ($i = 0; $i < 200; $i++) {

@@ -95,6 +95,8 @@ final readonly class BuildController
 
     private static function fileName(LoadedBuild $build): string
     {
-        return strtolower(trim((string) preg_replace('/[^A-Za-z0-9]+/', '-', $build->kit->name), '-'));
+        $name = strtolower(trim((string) preg_replace('/[^A-Za-z0-9]+/', '-', $build->kit->name), '-'));
+
+        return $name === '' ? strtolower(substr($build->id, -8)) : $name;
     }
 }

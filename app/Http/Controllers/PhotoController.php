@@ -29,6 +29,6 @@ final readonly class PhotoController
     {
         $file = $this->photographs->file($hash) ?? throw new NotFoundHttpException;
 
-        return new BinaryFileResponse($file, 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        return new BinaryFileResponse($file, 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable'], public: false);
     }
 }

@@ -21,10 +21,10 @@ final class SecurityHeaders
         $response = $next($request);
         $response->headers->add([
             'Content-Security-Policy' => "default-src 'self'; style-src 'self' 'nonce-{$nonce}'; style-src-attr 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self' data:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
-            'X-Content-Type-Options' => 'nosniff',
-            'Referrer-Policy' => 'no-referrer',
+            ...(array) config('headers'),
         ]);
-        if (str_starts_with($request->path(), 'api/')) {
+        // A photograph goes by what is in it, and is kept for a year.
+        if (str_starts_with($request->path(), 'api/') && ! $response->headers->hasCacheControlDirective('immutable')) {
             $response->headers->set('Cache-Control', 'no-store');
         }
 

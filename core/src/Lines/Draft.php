@@ -22,11 +22,10 @@ final class Draft
     /** @var array<string, array<string, Thing>> by list and id, in order */
     private array $things;
 
-    /** @var array<string, array<string, list<string>>> ids by list and "scope/lower name" */
-    private array $named = [];
+    private NameIndex $named;
 
-    /** @var array<string, array<string, list<string>>> of the kit that was, for ids that stay */
-    private array $before;
+    /** Of the kit that was, for ids that stay. */
+    private NameIndex $before;
 
     /** @var array<string, int> the last of the edges mentioned so far, by their pair of areas */
     private array $edgesSaid = [];
@@ -37,12 +36,16 @@ final class Draft
     /** @var array<string, true> fields a line said, by "list/id/field" */
     private array $said = [];
 
+    public Uses $uses;
+
     /**
      * @param  Closure(): string  $newId  a fresh ULID, later than those before
      * @param  bool  $whole  the lines are the whole kit: what they do not name is gone
      */
     public function __construct(private readonly Kit $kit, private readonly Closure $newId, private readonly bool $whole = false)
     {
+        $this->uses = new Uses;
+        $this->named = new NameIndex;
         $document = $kit->toArray();
         $this->things = array_fill_keys(self::LISTS, []);
         foreach (self::LISTS as $list) {
@@ -54,23 +57,38 @@ final class Draft
             }
         }
         $this->edgesOf($kit);
-        $this->before = $this->named;
+        $this->before = clone $this->named;
         if ($whole) {
             $this->things = array_fill_keys(self::LISTS, []);
-            $this->named = [];
+            $this->named = new NameIndex;
         }
+    }
+
+    /** What a probe makes is its own. */
+    public function __clone()
+    {
+        $this->uses = clone $this->uses;
+        $this->named = clone $this->named;
     }
 
     /** @return string|null id of a thing by its name, in a scope: the part of an area, nothing for the rest */
     public function find(string $list, Ref $ref, string $scope = ''): ?string
     {
-        return $this->named[$list][$scope.'/'.$ref->key()][$ref->nth - 1] ?? null;
+        $known = $this->known($list, $ref, $scope);
+
+        // A colour that nobody wrote down is made by whoever names its paint: it falls with no line.
+        return $list === 'colours' ? $known : $this->uses->of($known);
+    }
+
+    private function known(string $list, Ref $ref, string $scope): ?string
+    {
+        return $this->named->at($list, $scope.'/'.$ref->key(), $ref->nth);
     }
 
     /** @return list<string> ids of all areas of a name, on whatever part */
     public function areasCalled(string $name): array
     {
-        return array_values(array_map(strval(...), array_keys(array_filter($this->things['areas'], static fn (array $a): bool => mb_strtolower(self::text($a['name'])) === mb_strtolower($name)))));
+        return array_values(array_filter(array_map($this->uses->of(...), $this->named->areasCalled($name)), static fn (?string $id): bool => $id !== null));
     }
 
     /**
@@ -82,21 +100,22 @@ final class Draft
      */
     public function findOrMake(string $list, Ref $ref, array $thing = [], string $scope = ''): string
     {
-        $known = $this->find($list, $ref, $scope);
+        $known = $this->known($list, $ref, $scope);
         if ($known !== null) {
-            return $known;
+            return $this->uses->made($known, isset($this->made[$known]));
         }
         $place = $scope.'/'.$ref->key();
-        if ($ref->nth > count($this->named[$list][$place] ?? []) + 1) {
+        if ($ref->nth > $this->named->count($list, $place) + 1) {
             throw new NotRead("there is no \"{$ref->name}\" before number {$ref->nth}", 'count up from ~2, or leave the number out');
         }
-        $id = $this->before[$list][$place][$ref->nth - 1] ?? ($this->newId)();
+        $old = $this->before->at($list, $place, $ref->nth);
+        $id = $old ?? ($this->newId)();
         $this->keep($list, ['id' => $id, 'position' => count($this->things[$list]), 'name' => $ref->name, ...$thing]);
-        if (! isset($this->before[$list][$place][$ref->nth - 1])) {
+        if ($old === null) {
             $this->made[$id] = true;
         }
 
-        return $id;
+        return $this->uses->made($id, true);
     }
 
     /**
@@ -108,11 +127,11 @@ final class Draft
     {
         $pair = $areaA < $areaB ? $areaA.$areaB : $areaB.$areaA;
         $nth = $another ? $this->edgesSaid[$pair] = ($this->edgesSaid[$pair] ?? 1) + 1 : 1;
-        $known = $this->named['edges'][$pair][$nth - 1] ?? null;
+        $known = $this->named->at('edges', $pair, $nth);
         if ($known !== null) {
             return $known;
         }
-        $old = $this->before['edges'][$pair][$nth - 1] ?? null;
+        $old = $this->before->at('edges', $pair, $nth);
         $id = $old ?? ($this->newId)();
         $this->keep('edges', ['id' => $id, 'areas' => [$areaA, $areaB], 'mm' => 1.0]);
 
@@ -180,18 +199,8 @@ final class Draft
         return Kit::fromArray($this->document());
     }
 
-    /** What stands at a path of the kit, such as "areas[3].seenThrough", by its name; empty where it has none. */
-    public function nameAt(string $path): string
-    {
-        preg_match('/^(\w+)\[(\d+)\]/', $path, $at);
-        $list = $this->document()[$at[1] ?? ''] ?? null;
-        $thing = is_array($list) ? $list[(int) ($at[2] ?? -1)] ?? null : null;
-
-        return is_array($thing) ? self::text($thing['name'] ?? '') : '';
-    }
-
-    /** @return array<string, mixed> */
-    private function document(): array
+    /** @return array<string, mixed> the kit as a document */
+    public function document(): array
     {
         $document = $this->kit->toArray();
         foreach (self::LISTS as $list) {
@@ -218,7 +227,7 @@ final class Draft
         }
         foreach (array_keys($this->things['areas']) as $area) {
             foreach ($byArea[$area] ?? [] as $edge) {
-                $this->name('edges', $edge->toArray());
+                $this->named->add('edges', $edge->toArray());
             }
         }
     }
@@ -227,22 +236,6 @@ final class Draft
     private function keep(string $list, array $thing): void
     {
         $this->things[$list][self::text($thing['id'])] = $thing;
-        $this->name($list, $thing);
-    }
-
-    /** @param  Thing  $thing */
-    private function name(string $list, array $thing): void
-    {
-        $id = self::text($thing['id']);
-        if ($list === 'edges') {
-            /** @var array{string, string} $areas */
-            $areas = $thing['areas'];
-            sort($areas);
-            $this->named[$list][implode('', $areas)][] = $id;
-
-            return;
-        }
-        $scope = $list === 'areas' ? self::text($thing['part']) : '';
-        $this->named[$list][$scope.'/'.mb_strtolower(self::text($thing['name']))][] = $id;
+        $this->named->add($list, $thing);
     }
 }

@@ -10,6 +10,9 @@ use AmberStep\Core\Document\NotRead;
 /** What the phrases of a line are read as, and what of them is not. */
 final readonly class Phrases
 {
+    /** Problems said of one line: it is left out as a whole, and nobody reads more. */
+    private const MOST = 12;
+
     public function __construct(private Draft $draft)
     {
     }
@@ -22,6 +25,9 @@ final readonly class Phrases
     public function each(ReadLine $line, array $phrases, callable $read, array $known, string $right): void
     {
         foreach ($phrases as $phrase) {
+            if (count($line->problems) >= self::MOST) {
+                return;
+            }
             try {
                 $meaning = $read($phrase);
                 if ($meaning === null) {
