@@ -43,10 +43,15 @@ need_packages() {
 
 need_build() {
     local mark
-    mark=$({ find web -type f -print0 | sort -z | xargs -0 cat; cat vite.config.ts package-lock.json; } | sha256sum | cut -c1-20)
+    mark=$({ find web -type f -print0 | sort -z | xargs -0 cat; cat vite.config.ts package-lock.json bin/lib.sh; } | sha256sum | cut -c1-20)
     if ! is_fresh build "$mark" || [ ! -f public/build/manifest.json ]; then
         say build "building the web pages"
         npx --no-install vite build >var/build.log 2>&1 || fail "The web pages could not be built; var/build.log says why."
+        # The fonts' licences go with them.
+        mkdir -p public/build/licences
+        for licence in node_modules/@fontsource*/*/LICENSE; do
+            cp "$licence" "public/build/licences/$(basename "$(dirname "$licence")").txt"
+        done
         find public/build -type f \( -name '*.js' -o -name '*.css' \) -exec gzip -9 -k -f {} +
         set_fresh build "$mark"
     fi

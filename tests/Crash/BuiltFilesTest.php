@@ -85,6 +85,15 @@ final class BuiltFilesTest extends TestCase
         self::assertSame('no-cache', $this->server->header('/mark.svg', 'Cache-Control'));
     }
 
+    public function test_the_fonts_licences_lie_beside_the_build(): void
+    {
+        foreach (['barlow-condensed', 'atkinson-hyperlegible-next'] as $font) {
+            [$code, $bytes] = $this->file("/build/licences/{$font}.txt", '');
+            self::assertSame(200, $code, $font);
+            self::assertStringContainsString('SIL Open Font License', $bytes, $font);
+        }
+    }
+
     public function test_a_foreign_host_gets_no_file_either(): void
     {
         foreach (['/mark.svg', '/', '/api/frame'] as $path) {

@@ -179,7 +179,7 @@ final class PowerCutTest extends TestCase
         $notes = $pdo->query("select id, count(*) from events where id like '01T2000000%' group by id")->fetchAll(PDO::FETCH_KEY_PAIR);
         self::assertSame($this->acknowledged, array_keys($notes), $when);
         self::assertSame([1], array_values(array_unique($notes)), $when);
-        self::assertSame(5, (int) $pdo->query('select count(*) from builds where demo = 1')->fetchColumn(), $when);
+        self::assertSame(6, (int) $pdo->query('select count(*) from builds where demo = 1')->fetchColumn(), $when);
         $full = count(BuildFile::parse($this->file)->events);
         foreach ($pdo->query("select b.id, b.revision, count(e.id) as events, (select max(revision) from changes where build_id = b.id) as last from builds b left join events e on e.build_id = b.id where b.name like 'Corvane%' and b.id != '{$this->own}' group by b.id")->fetchAll() as $build) {
             self::assertSame($full, (int) $build['events'], $when);

@@ -56,7 +56,7 @@ final class UpAndDownTest extends TestCase
         $pdo = new PDO('sqlite:'.$this->folder.'/bench.sqlite');
 
         self::assertSame('ok', $pdo->query('pragma integrity_check')->fetchColumn());
-        self::assertSame(5, (int) $pdo->query('select count(*) from builds')->fetchColumn());
+        self::assertSame(6, (int) $pdo->query('select count(*) from builds')->fetchColumn());
         self::assertSame((int) $pdo->query('select count(distinct migration) from migrations')->fetchColumn(), (int) $pdo->query('select count(*) from migrations')->fetchColumn());
     }
 

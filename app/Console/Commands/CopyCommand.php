@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Build\Row;
 use App\Keeping\Cause;
 use App\Keeping\Copies;
+use App\Keeping\Logs;
 use Illuminate\Console\Command;
 
 /** Copies the whole bench. */
@@ -24,6 +25,7 @@ final class CopyCommand extends Command
 
             return self::SUCCESS;
         }
+        Logs::turn();
         $known = $copies->ofToday();
         $copy = $known ?? $copies->take(Cause::Day);
         $gone = $row->emptyBin();

@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Answers\Chances;
 use App\Answers\RunUps;
+use App\Keeping\Logs;
 use App\Models\Build;
 use App\Search\Searcher;
 use Illuminate\Console\Command;
@@ -19,6 +20,9 @@ final class SearchCommand extends Command
     /** Seconds without a write before it begins. */
     private const QUIET = 2;
 
+    /** Rounds of a second and more after which logs are looked at. */
+    private const TIDY = 600;
+
     protected $signature = 'amber:search {--watch : go on, and search anew whenever something has changed}';
 
     protected $description = 'Search for a better order of all that is to be done';
@@ -31,7 +35,10 @@ final class SearchCommand extends Command
 
             return self::SUCCESS;
         }
-        do {
+        for ($round = 0; $round === 0 || $this->option('watch') === true; $round++) {
+            if ($round % self::TIDY === self::TIDY - 1) {
+                Logs::turn();
+            }
             $state = $searcher->state();
             if ($searcher->isSearched($state)) {
                 $this->say('nothing has changed');
@@ -47,11 +54,10 @@ final class SearchCommand extends Command
                     $runUps->ask();
                 }
             }
-            $watches = $this->option('watch') === true;
-            if ($watches) {
+            if ($this->option('watch') === true) {
                 sleep(1);
             }
-        } while ($watches);
+        }
 
         return self::SUCCESS;
     }
