@@ -9,7 +9,6 @@ use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Material\Family;
-use AmberStep\Core\Material\Product;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Subject\Begun;
 use AmberStep\Core\Subject\Kind;
@@ -59,7 +58,7 @@ final readonly class SubjectController
         $family = $in->oneOf('family', Family::class, Family::WaterAcrylic);
         $proposal = $this->proposal($in, $problems, $this->shelf->shelf());
         $newId = static fn (): string => strtoupper((string) Str::ulid());
-        $paints = array_map(static fn (string $paint, array $known): Product => Product::fromArray(['id' => $newId(), 'name' => $paint, 'range' => 'own', 'family' => $family->value, 'role' => 'colour', 'swatch' => $known['swatch'], 'sheen' => 'satin', 'opacity' => 'good']), array_keys($proposal->missing), array_values($proposal->missing));
+        $paints = $proposal->paints($family, $newId);
         $id = DB::transaction(function () use ($proposal, $paints, $name, $porter, $newId): string {
             if ($paints !== []) {
                 $this->shelf->put($paints);

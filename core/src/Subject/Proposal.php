@@ -5,7 +5,13 @@ declare(strict_types=1);
 namespace AmberStep\Core\Subject;
 
 use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Material\Family;
+use AmberStep\Core\Material\Opacity;
+use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Role;
+use AmberStep\Core\Material\Sheen;
 use AmberStep\Core\Material\Shelf;
+use Closure;
 
 /** A kit proposed from four answers, as lines one can read and change. */
 final readonly class Proposal
@@ -49,5 +55,21 @@ final readonly class Proposal
         $this->lines = $draft->lines();
         $this->sums = $draft->sums;
         $this->missing = $looks->missing;
+    }
+
+    /**
+     * The paints it wants that are not on the shelf, as one takes them for until a spoon is sprayed: satin, of good cover.
+     *
+     * @param  Closure(): string  $newId
+     * @return list<Product>
+     */
+    public function paints(Family $family, Closure $newId): array
+    {
+        $paints = [];
+        foreach ($this->missing as $name => ['swatch' => $swatch]) {
+            $paints[] = new Product($newId(), (string) $name, 'own', $family, Role::Colour, $swatch, Sheen::Satin, Opacity::Good);
+        }
+
+        return $paints;
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Section;
 
+use AmberStep\Core\Kit\Edit;
+use AmberStep\Core\Kit\Pin;
 use AmberStep\Core\Material\Medium;
+use AmberStep\Core\Material\WaitKind;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Section\Cap;
 use AmberStep\Core\Section\Stages\Frame;
@@ -38,6 +41,7 @@ final class StripTest extends TestCase
             $build = new Build((new RandomBuild($seed))->said());
             $plan = $build->plan();
             $strip = new Strip($plan);
+            $this->nothingIsLiftedSoftOrUnscored($plan, "seed {$seed}");
             foreach ($strip->frames as $i => $frame) {
                 $this->nothingFinishedIsOpen($plan, $frame, $seed);
                 foreach ($frame->on as $laid) {
@@ -78,6 +82,47 @@ final class StripTest extends TestCase
         if ($cap->medium !== Medium::HeldCard && $stays > $cap->medium->longestStayMinutes($bare) + 10) {
             self::assertNotSame([], array_filter($plan->findings, static fn (Finding $f): bool => $f->rule === 'tape-overstays'), "{$where}: {$cap->medium->word()} stays for {$stays} min");
         }
+    }
+
+    /** Of what is sprayed while a mask lies, the last coat is touch dry when it comes off, and a liquid mask is scored after it and before. */
+    private function nothingIsLiftedSoftOrUnscored(Plan $plan, string $where): int
+    {
+        $scored = 0;
+        foreach ($plan->left as $off) {
+            $step = $off->step;
+            $on = $plan->left["{$step->target}/mask/{$step->purpose}/{$step->n}"] ?? null;
+            if ($step->operation !== Operation::Unmask || $step->isRemedy() || $on === null) {
+                continue;
+            }
+            $last = 0;
+            foreach ($plan->left as $coat) {
+                if ($coat->step->pieceId === $step->pieceId && $coat->step->isSprayed() && $coat->step->phase === $step->phase && $coat->endEpoch <= $off->startEpoch && $coat->startEpoch >= $on->endEpoch) {
+                    $last = max($last, $coat->endEpoch);
+                    // Handbook 2, at 20 °C: the air of these builds is no warmer than 24 °C, which halves a wait at most.
+                    $dry = (float) $coat->step->product?->family->figures()->minutes(WaitKind::TouchDry);
+                    self::assertGreaterThanOrEqual($dry / 2 - 1, ($off->startEpoch - $coat->endEpoch) / 60, "{$where}: {$step->key} is lifted while {$coat->step->key} is soft");
+                }
+            }
+            if ($step->medium === Medium::LiquidMask) {
+                $score = $plan->left["{$step->target}/score/{$step->purpose}/1"] ?? null;
+                self::assertNotNull($score, "{$where}: {$step->key} is not scored");
+                self::assertGreaterThanOrEqual($last, $score->startEpoch, $where);
+                self::assertLessThanOrEqual($off->startEpoch, $score->endEpoch, $where);
+                $scored++;
+            }
+        }
+
+        return $scored;
+    }
+
+    public function test_liquid_mask_is_scored_between_the_last_coat_and_lifting_on_random_builds_that_have_it_everywhere(): void
+    {
+        $scored = 0;
+        foreach (range(1, 60) as $seed) {
+            $build = new Build((new RandomBuild($seed))->said());
+            $scored += $this->nothingIsLiftedSoftOrUnscored($build->plan($build->kit->apply([Edit::pin(new Pin('01K0000000000000000000P001', Operation::Mask, medium: Medium::LiquidMask))])), "seed {$seed}");
+        }
+        self::assertGreaterThan(30, $scored);
     }
 
     /** @return array{Build, Plan, Strip} */

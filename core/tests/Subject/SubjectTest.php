@@ -12,7 +12,7 @@ use AmberStep\Core\Kit\Face;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
 use AmberStep\Core\Kit\Proposed;
-use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Shelf;
 use AmberStep\Core\Plan\Plan;
 use AmberStep\Core\Step\Finding;
@@ -50,7 +50,7 @@ final class SubjectTest extends TestCase
         };
         $shelf = (new Build(['kit' => ['parts' => ['x' => 'styrene']]]))->shelf;
         $proposal = new Proposal($kind, $scale, $length, null, $looks, $shelf);
-        $missing = array_map(static fn (string $name, array $known): Product => Product::fromArray(['id' => $newId(), 'name' => $name, 'range' => 'own', 'family' => 'water-acrylic', 'role' => 'colour', 'swatch' => $known['swatch'], 'sheen' => 'satin', 'opacity' => 'good']), array_keys($proposal->missing), array_values($proposal->missing));
+        $missing = $proposal->paints(Family::WaterAcrylic, $newId);
 
         self::$shelf = new Shelf([...$shelf->products, ...$missing]);
 
