@@ -32,8 +32,9 @@ final readonly class Aircraft
         $upper = array_slice($d->colours('main', 'pale grey', 'grey'), 0, 3);
         $lower = $d->looks()->has('lower') ? $d->colour('lower') : $upper[0];
         $chord = $this->span / (self::SLIM[$this->kind->value] ?? self::USUAL_SLIM);
-        $this->cockpit();
+        // The fuselage first: a piece goes by its oldest part.
         $this->fuselage($upper, $lower);
+        $this->cockpit();
         $this->wing($upper, $lower, $chord);
         $d->part('Tailplane', 'styrene', 'moulded grey', 'no A4', 'step 4');
         $tail = Sum::wing($this->span * 0.18, $chord * 0.6);
@@ -106,7 +107,7 @@ final readonly class Aircraft
         foreach (['windscreen panes' => 0.25, 'hood panes' => 0.35, 'rear panes' => 0.15] as $pane => $share) {
             $d->area('Canopy', $pane, $glass->share($share), 'pane', 'bent');
         }
-        $d->area('Canopy', 'canopy frame', $glass->share(0.25), $colour, 'fiddly', $d->finish(), $d->edge($this->length * 0.3, 'windscreen panes', 'hard', 'fiddly'), $d->edge($this->length * 0.4, 'hood panes', 'hard', 'fiddly'), $d->edge($this->length * 0.2, 'rear panes', 'hard', 'fiddly'));
+        $d->area('Canopy', 'canopy frame', $glass->share(0.25), $colour, 'fiddly', $d->looks()->sheen, $d->edge($this->length * 0.3, 'windscreen panes', 'hard', 'fiddly'), $d->edge($this->length * 0.4, 'hood panes', 'hard', 'fiddly'), $d->edge($this->length * 0.2, 'rear panes', 'hard', 'fiddly'));
     }
 
     private function propeller(): void

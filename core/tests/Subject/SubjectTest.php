@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace AmberStep\Core\Tests\Subject;
 
 use AmberStep\Core\Document\BadDocument;
-use AmberStep\Core\Document\Id;
 use AmberStep\Core\Kit\Area;
+use AmberStep\Core\Kit\Breakdown;
 use AmberStep\Core\Kit\Edit;
 use AmberStep\Core\Kit\Face;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Kit\Piece;
 use AmberStep\Core\Kit\Proposed;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Shelf;
@@ -46,7 +47,7 @@ final class SubjectTest extends TestCase
     {
         $n = 0;
         $newId = static function () use (&$n): string {
-            return Id::from('subject', (string) ++$n);
+            return sprintf('01M%023d', ++$n);
         };
         $shelf = (new Build(['kit' => ['parts' => ['x' => 'styrene']]]))->shelf;
         $proposal = new Proposal($kind, $scale, $length, null, $looks, $shelf);
@@ -176,6 +177,9 @@ final class SubjectTest extends TestCase
         self::assertSame([false, 'pin', 'satin'], [$top->intent->decals, $top->intent->wash?->value, $top->intent->sheen?->value]);
         $band = array_values(array_filter($plane->areas, static fn (Area $a): bool => $a->name === 'wing bands'))[0];
         self::assertSame('ground white', $plane->colour($band->intent->ground)?->name, 'yellow hides badly');
+        $frame = array_values(array_filter($plane->areas, static fn (Area $a): bool => $a->name === 'canopy frame'))[0];
+        self::assertNull($frame->intent->wash, 'nobody runs a wash along panes');
+        self::assertSame(['Airframe', 'Canopy', 'Propeller', 'Legs', 'Wheels'], array_map(static fn (Piece $p): string => $p->name, (new Breakdown($plane, new HouseRules))->pieces));
 
         $car = self::begun(Kind::Car, 24, 170, 'bronze over silver, cream roof, 2K clear, polish');
         $body = array_values(array_filter($car->areas, static fn (Area $a): bool => $a->name === 'body sides'))[0];
