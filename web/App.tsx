@@ -8,6 +8,7 @@ import { ImportSheet } from './frame/ImportSheet';
 import { useKeys } from './frame/keys';
 import { Notices } from './frame/Notices';
 import { Jumped } from './frame/Jumped';
+import { isOld } from './frame/kept';
 import { useDamaged, useFrame } from './frame/queries';
 import { Unread } from './frame/Unread';
 import { Refused } from './api/client';
@@ -95,7 +96,7 @@ function Screen(): ReactElement {
     return (
         <div className="frame">
             <Edge frame={frame.data} buildId={build} station={station} />
-            <HoldLine frame={frame.data} />
+            <HoldLine frame={frame.data} buildId={build} keptAt={frame.data !== undefined && isOld(frame.dataUpdatedAt) ? Date.parse(frame.data.now) : null} />
             <nav className="stations" aria-label="Stations">
                 {at !== undefined && !damaged &&
                     STATIONS.map((s) => (
@@ -126,7 +127,7 @@ function Screen(): ReactElement {
                     Help
                 </button>
             </nav>
-            <main className="page">
+            <main className="page" inert={isOld(frame.dataUpdatedAt)}>
                 <Notices />
                 {frame.isError && !damaged && (
                     <div className="notice" data-bad role="status">

@@ -23,7 +23,7 @@ final class SectionTest extends AppTestCase
 
     public function test_the_roof_is_cream_on_silver_on_primer_on_red_plastic_under_clear(): void
     {
-        self::assertSame(['bare', 'Garnock Aerosol Primer', 'fine silver, ground', 'roof cream', 'gloss', 'wet sand, polish'], $this->column('roof'));
+        self::assertSame(['bare', 'Garnock Aerosol Primer', 'fine silver under rally bronze, roof cream', 'roof cream', 'gloss', 'wet sand, polish'], $this->column('roof'));
         self::assertSame(['#B01A20', 'styrene'], [$this->columnOf('roof')['baseSwatch'], $this->columnOf('roof')['base']]);
     }
 

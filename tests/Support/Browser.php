@@ -84,9 +84,13 @@ final class Browser
         $this->clickOn($this->driver->wait(self::WAIT_SECONDS, 100)->until(WebDriverExpectedCondition::elementToBeClickable($by), "no button says: {$words}"));
     }
 
-    /** What lies under the edge that stays is brought into the middle first, as a hand would scroll it. */
+    /**
+     * What lies under the edge that stays is brought into the middle first, as a hand would scroll it; and a page
+     * that still shows what it kept is waited for, as it takes no press.
+     */
     private function clickOn(RemoteWebElement $element): void
     {
+        $this->until(fn (): bool => $this->count('[inert]') === 0, 'the page takes no press');
         try {
             $element->click();
         } catch (ElementClickInterceptedException) {

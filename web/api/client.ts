@@ -1,5 +1,6 @@
 import { noteServerNow } from './clock';
 import type { Problem } from './types';
+import { working } from './working';
 
 /** The server said no, and why. */
 export class Refused extends Error {
@@ -31,11 +32,13 @@ interface ErrorBody {
 
 async function reach(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Response> {
     try {
-        return await fetch('/api/' + path, {
+        const asked = fetch('/api/' + path, {
             method,
             headers: body === undefined ? headers : { 'Content-Type': body instanceof Blob ? body.type : 'application/json', ...headers },
             body: body === undefined ? null : typeof body === 'string' || body instanceof Blob ? body : JSON.stringify(body),
         });
+
+        return await working(asked);
     } catch {
         throw new Away('The bench cannot be reached.');
     }

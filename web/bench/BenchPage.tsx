@@ -2,6 +2,7 @@ import './bench.css';
 import { useMemo, useState, type ReactElement } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useNow } from '../api/clock';
+import { isOld } from '../frame/kept';
 import { useKeys } from '../frame/keys';
 import { record } from '../frame/outbox';
 import { useBench } from '../frame/queries';
@@ -30,8 +31,9 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
     const at = useNow();
     const [minutes, setMinutes] = useMinutes();
     const [query] = useSearchParams();
-    const { data: bench, isPlaceholderData } = useBench(buildId, minutes);
+    const { data: bench, isPlaceholderData, dataUpdatedAt } = useBench(buildId, minutes);
     const [sheet, show] = useState<Sheet>(null);
+    const [seenOn, see] = useState<string[]>([]);
     const isSent = useSent();
     const cost = useCost();
     const step = bench?.current ?? null;
@@ -53,20 +55,24 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
     const done = (whenMs: number): void => {
         const records = parts.length > 1 ? parts.filter((part) => !isSent(part, buildId)).map((part) => write(part, whenMs)) : step !== null ? [write(step, whenMs)] : [];
         if (records.length > 0 && step !== null) {
-            press.note({ title: `${(parts.length > 1 ? parts[0]?.round?.title : undefined) ?? step.title}, ${parts.length > 1 ? `${records.length} in one go` : step.where}`, at: Date.now(), records });
+            press.note({ title: `${(parts.length > 1 ? parts[0]?.round?.title : undefined) ?? step.title}, ${parts.length > 1 ? `${records.length} in one go` : step.where}`, at: Date.now(), records, targets: step.faultTargets });
         }
     };
     const keys = useMemo(
         () => ({
-            Enter: () => step !== null && step.list === null && !sent && masks.ready && press.allows(Date.now()) && done(at),
+            Enter: () => step !== null && !isOld(dataUpdatedAt) && step.list === null && !sent && masks.ready && press.allows(Date.now()) && done(at),
             w: () => (bench?.faultPlaces.length ?? 0) > 0 && show('fault'),
             t: () => step !== null && show('time'),
             m: () => document.getElementById('minutes')?.focus(),
         }),
         // eslint-disable-next-line react-hooks/exhaustive-deps
-        [step, sent, masks.ready, parts, at, buildId, press.last, press.isTwice, bench?.faultPlaces.length],
+        [step, dataUpdatedAt, sent, masks.ready, parts, at, buildId, press.last, press.isTwice, bench?.faultPlaces.length],
     );
     useKeys(keys);
+    const closeFault = (): void => {
+        see([]);
+        show(null);
+    };
 
     if (bench === undefined) {
         return <p>Looking at the bench.</p>;
@@ -74,7 +80,7 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
     const zone = bench.build.zone;
 
     return (
-        <div className="bench" data-stale={isPlaceholderData || undefined}>
+        <div className="bench" data-stale={isPlaceholderData || isOld(dataUpdatedAt) || undefined} inert={isOld(dataUpdatedAt)}>
             <div className="page-head">
                 <h1>Hands on now</h1>
                 <MinutesField minutes={minutes} set={setMinutes} follows={bench.follows.length} idle={bench.idleMinutes} />
@@ -92,7 +98,7 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                         buildId={buildId}
                         step={step}
                         parts={parts}
-                        tick={(part) => press.note({ title: `${part.title}, ${part.where}`, at: Date.now(), records: [write(part, at)] })}
+                        tick={(part) => press.note({ title: `${part.title}, ${part.where}`, at: Date.now(), records: [write(part, at)], targets: [] })}
                         sent={sent}
                         masks={masks}
                         closesAt={bench.closesAt}
@@ -104,10 +110,21 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                 ) : (
                     <Waiting bench={bench} />
                 )}
-                <LastLine press={press} twice={step === null ? '' : `${step.title}, ${step.where}.`} />
                 {bench.follows.length > 0 && <TurnRound bench={bench} />}
             </div>
             <aside className="bench-side">
+                <LastLine
+                    press={press}
+                    twice={step === null ? '' : `${step.title}, ${step.where}.`}
+                    wrong={
+                        bench.faultPlaces.length === 0
+                            ? null
+                            : (targets) => {
+                                  see(targets);
+                                  show('fault');
+                              }
+                    }
+                />
                 <HandsOff bench={bench} asked={query.get('piece')} />
                 {bench.closing.map((hold) => (
                     <Closing key={hold.key} hold={hold} />
@@ -140,7 +157,7 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
                     Sheet for this evening
                 </Link>
             </aside>
-            {sheet === 'fault' && <FaultSheet buildId={buildId} bench={bench} step={step} named={(fault, event) => cost.named(bench, fault, event)} close={() => show(null)} />}
+            {sheet === 'fault' && <FaultSheet buildId={buildId} bench={bench} step={step} seenOn={seenOn} named={(fault, event) => cost.named(bench, fault, event)} close={closeFault} />}
             {step !== null && sheet === 'time' && <TimeSheet step={step} parts={parts} zone={zone} close={() => show(null)} done={done} />}
         </div>
     );

@@ -10,6 +10,8 @@ interface Props {
     bench: Bench;
     /** What is at hand; null where nothing is: a fault is seen at any time. */
     step: Step | null;
+    /** What it was seen on, where one came from there. */
+    seenOn: string[];
     /** Its words, and the id of what is written down. */
     named: (fault: string, event: string) => void;
     close: () => void;
@@ -20,10 +22,11 @@ const HERE = 'here';
 const iso = (ms: number): string => new Date(Math.floor(ms / 1000) * 1000).toISOString().replace('.000Z', 'Z');
 
 /** Names a fault, of whatever place and coat; its remedy then takes its place in the plan. */
-export function FaultSheet({ buildId, bench, step, named, close }: Props): ReactElement {
+export function FaultSheet({ buildId, bench, step, seenOn, named, close }: Props): ReactElement {
     const atHand = step !== null && step.faultTargets.length > 0 ? step : null;
     const [chosen, choose] = useState<FaultKind | null>(null);
-    const [place, setPlace] = useState(atHand === null ? (bench.faultPlaces[0]?.id ?? '') : HERE);
+    const seen = bench.faultPlaces.find((p) => seenOn.includes(p.id));
+    const [place, setPlace] = useState(seen !== undefined ? seen.id : atHand === null ? (bench.faultPlaces[0]?.id ?? '') : HERE);
     const [coat, setCoat] = useState('');
     const [coatIsOn, setCoatIsOn] = useState(atHand?.sprays === true);
     const there = bench.faultPlaces.find((p) => p.id === place);

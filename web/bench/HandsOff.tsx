@@ -1,4 +1,5 @@
 import { useCallback, type ReactElement } from 'react';
+import { Link } from 'react-router';
 import type { Bench } from '../api/types';
 import { Mark } from '../drawing/Mark';
 import { useNow } from '../api/clock';
@@ -7,7 +8,7 @@ import { Tried } from '../frame/Tried';
 import { minutesUntil, span, wall } from '../frame/words';
 
 /**
- * Pieces to leave alone, each with its clock; then what is shut and what it waits for.
+ * Pieces to leave alone, each with its clock, why, and the way to it; then what is shut and what it waits for.
  *
  * @param asked - the piece one came for from the hold line
  */
@@ -30,8 +31,11 @@ export function HandsOff({ bench, asked }: { bench: Bench; asked: string | null 
                     <li key={hold.key} data-testid="hold" {...here(hold.pieceId)}>
                         <Mark kind="hold" size={38} left={leftOf(hold.from, hold.until, at)} />
                         <span>
-                            <strong>{hold.label.replace(/, [^,]*$/, '')}</strong>
-                            <small title={hold.words}>no {hold.forbids}</small>
+                            <Link className="hands-piece" to={`/b/${bench.build.id}/layers?piece=${hold.pieceId}`}>
+                                {hold.label.replace(/, [^,]*$/, '')}
+                            </Link>
+                            <small>no {hold.forbids}</small>
+                            {hold.words !== '' && <small className="hands-why">{hold.words}</small>}
                             <Tried buildId={bench.build.id} hold={hold} />
                         </span>
                         <em>
@@ -44,7 +48,9 @@ export function HandsOff({ bench, asked }: { bench: Bench; asked: string | null 
                     <li key={piece.pieceId} {...here(piece.pieceId)}>
                         <Mark kind="shut" size={38} />
                         <span>
-                            <strong>{piece.name}</strong>
+                            <Link className="hands-piece" to={`/b/${bench.build.id}/layers?piece=${piece.pieceId}`}>
+                                {piece.name}
+                            </Link>
                             <small>waits for: {piece.aspect.because}</small>
                         </span>
                         <em className="hands-shut">shut</em>

@@ -9,6 +9,8 @@ export interface Pressed {
     title: string;
     at: number;
     records: { buildId: string; id: string }[];
+    /** What it was done to, for a fault that shows a moment later. */
+    targets: string[];
 }
 
 /** ms within which Enter once more is taken for a slip of the same finger. */
@@ -50,8 +52,12 @@ export function useLastPress(): LastPress {
     };
 }
 
-/** What was written down last, and the way back from it. */
-export function LastLine({ press, twice }: { press: LastPress; twice: string }): ReactElement | null {
+/**
+ * What was written down last, the way back from it, and the way on where it went wrong after all.
+ *
+ * @param wrong - null where nothing there can have a fault
+ */
+export function LastLine({ press, twice, wrong }: { press: LastPress; twice: string; wrong: ((targets: string[]) => void) | null }): ReactElement | null {
     if (press.last === null) {
         return null;
     }
@@ -64,6 +70,11 @@ export function LastLine({ press, twice }: { press: LastPress; twice: string }):
             <Button data-small onClick={press.takeBack}>
                 Take it back
             </Button>
+            {wrong !== null && (
+                <Button data-small onClick={() => wrong(press.last?.targets ?? [])} data-testid="wrong-with-last">
+                    It went wrong
+                </Button>
+            )}
             {press.isTwice && <p className="last-twice">Enter came twice. Press it once more if this is done too: {twice}</p>}
         </div>
     );

@@ -7,7 +7,9 @@ import { clock } from '../frame/words';
 import { idOf, roundsOf, told, whereOf } from '../shared/rounds';
 
 const ROW = 34;
-const NAME = 138;
+/** px of the names, and a letter of them. */
+const NAME = [110, 250] as const;
+const LETTER = 7.4;
 
 /** The evening as a strip: each piece comes back when its wait is over. */
 export function TurnRound({ bench }: { bench: Bench }): ReactElement {
@@ -18,7 +20,8 @@ export function TurnRound({ bench }: { bench: Bench }): ReactElement {
     const rows = byPiece(bench.follows).slice(0, 8);
     const hidden = byPiece(bench.follows).length - rows.length;
     const w = Math.max(320, width);
-    const x = (ms: number): number => NAME + ((w - NAME - 14) * (Math.min(Math.max(ms, start), end) - start)) / (end - start);
+    const side = Math.min(NAME[1], w * 0.4, Math.max(NAME[0], 14 + LETTER * Math.max(...rows.map(([name]) => Math.max(...name.split(': ').map((part) => part.length))))));
+    const x = (ms: number): number => side + ((w - side - 14) * (Math.min(Math.max(ms, start), end) - start)) / (end - start);
     const every = bench.minutes <= 45 ? 5 : bench.minutes <= 150 ? 15 : 60;
     const ticks = Array.from({ length: Math.floor(bench.minutes / every) + 1 }, (_, i) => start + i * every * 60000);
     const height = rows.length * ROW + 26;
@@ -42,7 +45,7 @@ export function TurnRound({ bench }: { bench: Bench }): ReactElement {
                         </g>
                     ))}
                     {rows.map(([name, steps], i) => (
-                        <Row key={name} name={name} steps={steps} y={i * ROW + 3} x={x} />
+                        <Row key={name} name={name} room={Math.floor((side - 10) / LETTER)} steps={steps} y={i * ROW + 3} x={x} />
                     ))}
                     <line x1={x(at)} x2={x(at)} y1="0" y2={height - 22} stroke="var(--ink)" strokeWidth="2.5" />
                 </svg>
@@ -79,11 +82,20 @@ export function TurnRound({ bench }: { bench: Bench }): ReactElement {
     );
 }
 
-function Row({ name, steps, y, x }: { name: string; steps: BenchLine[]; y: number; x: (ms: number) => number }): ReactElement {
+function Row({ name, room, steps, y, x }: { name: string; room: number; steps: BenchLine[]; y: number; x: (ms: number) => number }): ReactElement {
+    const cut = name.indexOf(': ');
+    const [build, piece] = cut < 0 ? [undefined, name] : [name.slice(0, cut), name.slice(cut + 2)];
+
     return (
         <g>
-            <text x="0" y={y + 19} className="turn-name">
-                {name.length > 17 ? name.slice(0, 16) + '…' : name}
+            <title>{name}</title>
+            {build !== undefined && (
+                <text x="0" y={y + 10} className="turn-build">
+                    {build}
+                </text>
+            )}
+            <text x="0" y={y + (build === undefined ? 19 : 25)} className="turn-name">
+                {piece.length > room ? piece.slice(0, room - 1) + '…' : piece}
             </text>
             {steps.map((step, i) => {
                 const from = x(Date.parse(step.start));

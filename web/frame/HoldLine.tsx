@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import type { Frame, Hold } from '../api/types';
 import { Mark } from '../drawing/Mark';
 import { useNow } from '../api/clock';
+import { shortName } from './Edge';
 import { Tried } from './Tried';
 import { useWidth } from './useWidth';
 import { clock, day, minutesUntil, span, wall, weekday } from './words';
@@ -19,8 +20,13 @@ interface Scale {
     most: number;
 }
 
-/** A time ruler from now to the last hold, compressing with distance: one amber bar a hold, wedges for what closes. */
-export function HoldLine({ frame }: { frame: Frame | undefined }): ReactElement {
+/**
+ * A time ruler from now to the last hold, compressing with distance: one amber bar a hold, wedges for what closes.
+ *
+ * @param buildId - the build in hand, whose bars are full
+ * @param keptAt - when what is shown was true, where the bench has not answered yet; ms
+ */
+export function HoldLine({ frame, buildId, keptAt }: { frame: Frame | undefined; buildId: string | undefined; keptAt: number | null }): ReactElement {
     const at = useNow();
     const go = useNavigate();
     const [ref, width] = useWidth();
@@ -32,6 +38,8 @@ export function HoldLine({ frame }: { frame: Frame | undefined }): ReactElement 
     const rest = holds.length - shown.filter((h) => h !== null).length;
     const closing = holds.filter((h) => h.closing).length;
     const scale = scaleFor(holds, at, Math.max(200, width - (rest > 0 ? 76 : 20)));
+    const names = new Map((frame?.builds ?? []).map((b) => [b.id, shortName(b.name)]));
+    const says = (hold: Hold): string => `${names.get(hold.buildId ?? '') ?? ''}: ${hold.label}`.replace(/^: /, '');
     const open = (hold: Hold): void => {
         showAll(false);
         void go(`/b/${hold.buildId}/bench?piece=${hold.pieceId}`);
@@ -41,20 +49,22 @@ export function HoldLine({ frame }: { frame: Frame | undefined }): ReactElement 
         <section className="line" aria-label="Hold line">
             <p className="line-name">
                 <strong>Hold line</strong>
-                {holds.length === 0 ? 'none on' : `${holds.length - closing} on${closing > 0 ? `, ${closing} closing` : ''}`}
+                {keptAt !== null ? `as at ${clock(keptAt, zone)}` : holds.length === 0 ? 'none on' : `${holds.length - closing} on${closing > 0 ? `, ${closing} closing` : ''}`}
             </p>
             <div className="line-run" ref={ref}>
                 <svg aria-hidden="true" viewBox={`0 0 ${Math.max(1, width)} 58`} preserveAspectRatio="none">
                     <Ruler scale={scale} at={at} zone={zone} width={width} />
-                    {shown.map((hold, lane) => hold !== null && <Bar key={hold.key} hold={hold} lane={lane} scale={scale} at={at} width={width} />)}
+                    {shown.map((hold, lane) => hold !== null && <Bar key={hold.key} hold={hold} says={says(hold)} full={hold.buildId === buildId} lane={lane} scale={scale} at={at} width={width} />)}
                 </svg>
                 <button
                     type="button"
                     className="line-all"
-                    aria-label={holds.length === 0 ? 'Nothing holds' : `All that holds: ${holds.map((h) => `${h.label}, ${span(minutesUntil(h.until, at))} left`).join('; ')}`}
+                    aria-label={holds.length === 0 ? 'Nothing holds' : `All that holds: ${holds.map((h) => `${says(h)}, ${span(minutesUntil(h.until, at))} left`).join('; ')}`}
                     onClick={(e) => {
                         const box = e.currentTarget.getBoundingClientRect();
-                        const pointed = e.detail > 0 ? shown[Math.floor((e.clientY - box.top - TOP) / LANE)] : undefined;
+                        // A thumb is wider than a lane: it gets the list.
+                        const thumb = (e.nativeEvent as PointerEvent).pointerType === 'touch';
+                        const pointed = e.detail > 0 && !thumb ? shown[Math.floor((e.clientY - box.top - TOP) / LANE)] : undefined;
                         if (pointed != null && e.clientX - box.left < scale.x((Date.parse(pointed.until) - at) / 60000) + 220) {
                             open(pointed);
                         } else {
@@ -64,14 +74,14 @@ export function HoldLine({ frame }: { frame: Frame | undefined }): ReactElement 
                 />
                 {rest > 0 && <span className="line-more">+{rest}</span>}
             </div>
-            <Modal opened={all} onClose={() => showAll(false)} title="All that holds" size="lg">
+            <Modal opened={all} onClose={() => showAll(false)} title="All that holds" size="lg" classNames={{ inner: 'at-thumb' }}>
                 <ul className="hold-list">
                     {holds.map((hold) => (
                         <li key={hold.key}>
                             <button type="button" className="hold-row" onClick={() => open(hold)}>
                                 <Mark kind={hold.closing ? 'closing' : 'hold'} size={22} left={0.6} />
                                 <span>
-                                    <strong>{hold.label}</strong>
+                                    <strong>{says(hold)}</strong>
                                     <small>{hold.words}</small>
                                 </span>
                                 <em>{wall(hold.until, at, zone)}</em>
@@ -102,11 +112,12 @@ function keepLanes(lanes: (string | null)[], holds: Hold[]): (Hold | null)[] {
             lanes[i] = null;
         }
     }
-    for (const hold of holds.slice(0, LANES)) {
-        const free = lanes.indexOf(null);
-        if (!lanes.includes(hold.key) && free >= 0) {
-            lanes[free] = hold.key;
-        }
+    // The soonest is there at once, also one that began this minute: the last of those shown gives its lane up.
+    const [soonest] = holds;
+    if (soonest !== undefined && !lanes.includes(soonest.key) && !lanes.includes(null)) {
+        const until = (key: string | null): number => Date.parse(byKey.get(key ?? '')?.until ?? '') || 0;
+        const last = lanes.reduce((most, key, i) => (until(key) > until(lanes[most] ?? null) ? i : most), 0);
+        lanes[last] = soonest.key;
     }
     for (const hold of holds) {
         const free = lanes.indexOf(null);
@@ -129,7 +140,7 @@ function scaleFor(holds: Hold[], at: number, width: number): Scale {
     return { most, x: (minutes) => 10 + ((width - 10) * f(minutes)) / f(most) };
 }
 
-function Bar({ hold, lane, scale, at, width }: { hold: Hold; lane: number; scale: Scale; at: number; width: number }): ReactElement {
+function Bar({ hold, says, full, lane, scale, at, width }: { hold: Hold; says: string; full: boolean; lane: number; scale: Scale; at: number; width: number }): ReactElement {
     const end = scale.x((Date.parse(hold.until) - at) / 60000);
     const y = TOP + lane * LANE;
     const room = width - end > 260;
@@ -138,12 +149,12 @@ function Bar({ hold, lane, scale, at, width }: { hold: Hold; lane: number; scale
     return (
         <g>
             {hold.closing ? (
-                <path d={`M ${Math.max(10, end - 34)} ${y + 11} L ${end} ${y + 1} V ${y + 11} Z`} fill="var(--vermilion)" stroke="var(--mark-line)" strokeWidth="1" />
+                <path d={`M ${Math.max(10, end - 34)} ${y + 11} L ${end} ${y + (full ? 1 : 6)} V ${y + 11} Z`} fill="var(--vermilion)" stroke="var(--mark-line)" strokeWidth="1" />
             ) : (
-                <rect x="10" y={y + 2} width={Math.max(2, end - 10)} height="9" fill="var(--amber)" stroke="var(--mark-line)" strokeWidth="1" />
+                <rect x="10" y={y + (full ? 2 : 6)} width={Math.max(2, end - 10)} height={full ? 9 : 5} fill="var(--amber)" stroke="var(--mark-line)" strokeWidth="1" />
             )}
-            <text x={text} y={y + 11} textAnchor={room ? 'start' : 'end'} style={{ fontWeight: hold.closing ? 700 : 500, fill: room ? undefined : '#1a1a1a' }}>
-                {hold.label}
+            <text x={text} y={y + 11} textAnchor={room ? 'start' : 'end'} style={{ fontWeight: hold.closing ? 700 : 500, fill: room ? undefined : full ? '#1a1a1a' : 'var(--ink)' }}>
+                {says}
             </text>
         </g>
     );

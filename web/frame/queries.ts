@@ -3,6 +3,7 @@ import { useSyncExternalStore } from 'react';
 import { api, Refused } from '../api/client';
 import type { Bench, Booklet, Breakdown, ColourLists, Found, Frame, Kit, LogPage, MasksPage, Mixed, MixOrder, MixPage, Plan, SurfacePage } from '../api/types';
 import { freeze } from '../api/clock';
+import { keeping, kept } from './kept';
 
 const POLL_MS = 15000;
 
@@ -46,10 +47,11 @@ export function useDamaged(): boolean {
 
 export function useFrame(): UseQueryResult<Frame> {
     return useQuery({
+        ...kept<Frame>('frame', ''),
         queryKey: ['frame'],
         queryFn: async () => {
             try {
-                const frame = await api.renew<Frame>('frame');
+                const frame = await keeping('frame', '', api.renew<Frame>('frame'));
                 freeze(frame.frozen, frame.now);
                 note(false);
 
@@ -63,11 +65,11 @@ export function useFrame(): UseQueryResult<Frame> {
 }
 
 export function useBench(buildId: string, minutes: number): UseQueryResult<Bench> {
-    return useQuery({ ...READ, queryKey: ['bench', buildId, minutes], queryFn: () => api.get<Bench>(`builds/${buildId}/bench?minutes=${minutes}`) });
+    return useQuery({ ...READ, ...kept<Bench>('bench', `${buildId} ${minutes}`), queryKey: ['bench', buildId, minutes], queryFn: () => keeping('bench', `${buildId} ${minutes}`, api.get<Bench>(`builds/${buildId}/bench?minutes=${minutes}`)) });
 }
 
 export function usePlan(buildId: string): UseQueryResult<Plan> {
-    return useQuery({ ...READ, queryKey: ['plan', buildId], queryFn: () => api.get<Plan>(`builds/${buildId}/plan`) });
+    return useQuery({ ...READ, ...kept<Plan>('plan', buildId), queryKey: ['plan', buildId], queryFn: () => keeping('plan', buildId, api.get<Plan>(`builds/${buildId}/plan`)) });
 }
 
 export function useFind(buildId: string, asked: boolean): UseQueryResult<Found> {

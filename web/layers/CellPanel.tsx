@@ -92,7 +92,8 @@ export function CellPanel({ plan, spot, change, close }: Props): ReactElement {
                             <>
                                 <dt>Film</dt>
                                 <dd>
-                                    {cell.filmMicrons} µm of {Math.round(column?.filmMicrons ?? 0)} µm; lines take {section.film.noteMicrons} µm
+                                    {cell.filmMicrons} µm. On it now {Math.round(column?.filmNowMicrons ?? 0)} µm, when done {Math.round(column?.filmMicrons ?? 0)} µm;{' '}
+                                    {column?.inside === true ? 'an inside has no lines to lose.' : `its engraved lines take ${section.film.noteMicrons} µm.`}
                                 </dd>
                             </>
                         )}

@@ -3,7 +3,7 @@ import type { Plan, SectionCap, SectionCell } from '../api/types';
 import { useNow } from '../api/clock';
 import { span } from '../frame/words';
 import { CellShape, Patterns } from './CellShape';
-import { LONGEST_FOOT, type Placed, yOf } from './geometry';
+import { LONGEST, type Placed, type PlacedColumn, yOf } from './geometry';
 
 /** Minutes: a planned wait shorter than this is no lid, the layer's coats take as long. */
 const SHORT = 60;
@@ -26,12 +26,13 @@ export function Drawing({ plan, placed, spot, choose, numbers }: Props): ReactEl
     const at = useNow();
     const { section } = plan;
     const shown = new Map(placed.columns.map((c) => [c.index, c]));
+    const standing = new Map(placed.columns.flatMap((c) => c.stands.map((index) => [index, c] as const)));
     const fits = (text: string, width: number, size = 6.2): boolean => text.length * size < width - 6;
 
     const keys = (e: KeyboardEvent): void => {
         const order = placed.columns.map((c) => c.index);
         const here = spot ?? { column: order[0] ?? 0, row: 0 };
-        const place = Math.max(0, order.indexOf(here.column));
+        const place = Math.max(0, placed.columns.findIndex((c) => c.stands.includes(here.column)));
         const moves: Record<string, Spot> = {
             ArrowLeft: { ...here, column: order[Math.max(0, place - 1)] ?? 0 },
             ArrowRight: { ...here, column: order[Math.min(order.length - 1, place + 1)] ?? 0 },
@@ -118,15 +119,14 @@ export function Drawing({ plan, placed, spot, choose, numbers }: Props): ReactEl
                     );
                 })}
                 <Stair plan={plan} placed={placed} />
-                {placed.columns.filter(({ column }) => !folded(placed, column.pieceId)).map(({ column, index, x, width }) => (
-                    <ColumnFoot key={index} name={column.name} cm2={column.cm2} measured={column.measured} x={x} width={width} y={(placed.tops[0] ?? 0) + (placed.heights[0] ?? 0)} />
+                {placed.columns.filter(({ column }) => !folded(placed, column.pieceId)).map(({ column, index, stands, x, width }) => (
+                    <ColumnFoot key={index} name={footName(column.name, stands)} cm2={column.cm2} measured={column.measured} x={x} width={width} y={(placed.tops[0] ?? 0) + (placed.heights[0] ?? 0)} />
                 ))}
                 {[...numbers].map(([key, number]) =>
-                    (section.marks.find((m) => m.finding === key)?.places ?? []).slice(0, 6).map((place, i) => {
-                        const column = shown.get(place.column);
+                    placesOf(section.marks.find((m) => m.finding === key)?.places ?? [], standing).map(({ place, column }, i) => {
                         const stop = plan.findings.find((f) => f.key === key)?.severity === 'stop';
 
-                        return column === undefined ? null : (
+                        return (
                             <g key={`${key} ${i}`} pointerEvents="none" transform={`translate(${column.x + column.width / 2} ${(placed.tops[place.row] ?? 0) + (placed.heights[place.row] ?? 0) / 2})`}>
                                 <circle r="9" fill={stop ? 'var(--vermilion)' : 'var(--surface)'} stroke={stop ? 'var(--surface)' : 'var(--ink)'} strokeWidth="1.5" />
                                 <text textAnchor="middle" y="4.5" className="cell-number" fill={stop ? '#ffffff' : 'var(--ink)'}>
@@ -142,6 +142,20 @@ export function Drawing({ plan, placed, spot, choose, numbers }: Props): ReactEl
     );
 }
 
+/** Where a finding's number stands: once on columns drawn as one, six times at most. */
+function placesOf(places: Spot[], standing: Map<number, PlacedColumn>): { place: Spot; column: PlacedColumn }[] {
+    const seen = new Set<string>();
+
+    return places
+        .flatMap((place) => {
+            const column = standing.get(place.column);
+            const key = `${column?.index ?? ''} ${place.row}`;
+
+            return column === undefined || seen.has(key) || !seen.add(key) ? [] : [{ place, column }];
+        })
+        .slice(0, 6);
+}
+
 function folded(placed: Placed, pieceId: string): boolean {
     return placed.pieces.some((p) => p.id === pieceId && p.folded);
 }
@@ -155,7 +169,7 @@ function Stair({ plan, placed }: { plan: Plan; placed: Placed }): ReactElement {
 }
 
 function Chosen({ spot, placed, plan }: { spot: Spot; placed: Placed; plan: Plan }): ReactElement | null {
-    const column = placed.columns.find((c) => c.index === spot.column);
+    const column = placed.columns.find((c) => c.stands.includes(spot.column));
     if (column === undefined || spot.row >= plan.section.rows.length) {
         return null;
     }
@@ -178,9 +192,14 @@ function ColumnFoot({ name, cm2, measured, x, width, y }: { name: string; cm2: n
 
     return (
         <text transform={`translate(${x + width / 2 + 4} ${y + 8}) rotate(-58)`} textAnchor="end" className="foot-name">
-            {name.length > LONGEST_FOOT ? name.slice(0, LONGEST_FOOT - 1) + '…' : name}
+            {name}
         </text>
     );
+}
+
+/** As much of an area's name as the foot has room for, and how many more it stands for. */
+export function footName(name: string, stands: number[]): string {
+    return (name.length > LONGEST ? name.slice(0, LONGEST - 1) + '…' : name) + (stands.length > 1 ? ` +${stands.length - 1}` : '');
 }
 
 function LidText({ x, y, text, bold }: { x: number; y: number; text: string; bold: boolean }): ReactElement {

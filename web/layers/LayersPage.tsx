@@ -6,6 +6,7 @@ import { useCallback, useMemo, useState, type ReactElement } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Plan } from '../api/types';
 import { useNow } from '../api/clock';
+import { isOld } from '../frame/kept';
 import { PrintFoot, PrintHead } from '../frame/Printed';
 import { usePlan } from '../frame/queries';
 import { useChange } from '../frame/useChange';
@@ -15,7 +16,7 @@ import { CellPanel } from './CellPanel';
 import { Drawing, type Spot } from './Drawing';
 import { FilmDrawing } from './FilmDrawing';
 import { Findings } from './Findings';
-import { held, LABELS, piecesOf, place, spotOf, whereIs, type Held } from './geometry';
+import { held, lies, piecesOf, place, spotOf, whereIs, type Held } from './geometry';
 import { Pinned } from './Pinned';
 import { RuleCard } from './RuleCard';
 import { RowLabels } from './RowLabels';
@@ -33,14 +34,17 @@ const VIEWS: [View, string][] = [
 
 /** The whole finish as one drawing, with what the rules find beside it. */
 export default function LayersPage({ buildId }: { buildId: string }): ReactElement {
-    const { data: plan } = usePlan(buildId);
+    const { data: plan, dataUpdatedAt } = usePlan(buildId);
     const [query] = useSearchParams();
 
-    return plan === undefined ? <p>Working out the plan.</p> : <Layers key={`${plan.build.id} ${query.toString()}`} plan={plan} asked={query} />;
+    return plan === undefined ? <p>Working out the plan.</p> : <Layers key={`${plan.build.id} ${query.toString()}`} plan={plan} asked={query} old={isOld(dataUpdatedAt)} />;
 }
 
-/** @param asked - the piece, area, step or rule one came for */
-function Layers({ plan, asked }: { plan: Plan; asked: URLSearchParams }): ReactElement {
+/**
+ * @param asked - the piece, area, step or rule one came for
+ * @param old - the plan is the one kept from last time, until the bench answers
+ */
+function Layers({ plan, asked, old }: { plan: Plan; asked: URLSearchParams; old: boolean }): ReactElement {
     const at = useNow();
     const zone = plan.build.zone;
     const [view, show] = useState<View>(asked.has('step') ? 'list' : 'order');
@@ -60,16 +64,17 @@ function Layers({ plan, asked }: { plan: Plan; asked: URLSearchParams }): ReactE
         },
         [plan.section],
     );
-    const room = Math.max(200, width - LABELS - 14);
+    const room = Math.max(360, width - 14);
     const tall = useTall();
     const placed = useMemo(() => place(plan.section, folded, room, fit, tall), [plan.section, folded, room, fit, tall]);
+    const whole = placed.width <= width - placed.labels;
     const open = plan.findings.filter((f) => f.accepted === null && f.severity !== 'note');
     const numbers = useMemo(() => new Map(open.map((f, i) => [f.key, i + 1])), [open]);
     const pieces = piecesOf(plan.section.columns);
     const drawn = view === 'order' || view === 'film';
 
     return (
-        <div className="layers" data-busy={change.intended !== null && change.intended.preview === null ? true : undefined}>
+        <div className="layers" inert={old} data-busy={change.intended !== null && change.intended.preview === null ? true : undefined}>
             <PrintHead title="Layers" build={plan.build} at={at} />
             <div className="page-head">
                 <h1>Layers</h1>
@@ -115,18 +120,19 @@ function Layers({ plan, asked }: { plan: Plan; asked: URLSearchParams }): ReactE
                     ) : (
                         <div className="section-body">
                             <RowLabels plan={plan} placed={placed} film={view === 'film'} />
-                            <div className="section-scroll" tabIndex={fit ? undefined : 0}>
-                                <div className="piece-heads" style={{ width: placed.width }}>
+                            <div className="section-scroll" data-whole={whole ? true : undefined} tabIndex={whole ? undefined : 0}>
+                                <div className="piece-heads" style={{ width: placed.width, height: placed.head - 4 }}>
                                     {placed.pieces.map((piece) => (
                                         <button
                                             key={piece.id}
                                             type="button"
                                             className="piece-head"
                                             data-folded={piece.folded}
+                                            data-upright={lies(piece) ? undefined : true}
                                             style={{ left: piece.x, width: piece.width }}
                                             aria-expanded={!piece.folded}
-                                            title={piece.folded ? `Unfold ${piece.name}` : `Fold ${piece.name}`}
-                                            aria-label={piece.folded ? `Unfold ${piece.name}` : `Fold ${piece.name}`}
+                                            title={`${piece.folded ? 'Unfold' : 'Fold'} ${piece.name}`}
+                                            aria-label={`${piece.folded ? 'Unfold' : 'Fold'} ${piece.name}`}
                                             onClick={() => {
                                                 const next = new Set(folded);
                                                 if (!next.delete(piece.id)) {
@@ -135,7 +141,7 @@ function Layers({ plan, asked }: { plan: Plan; asked: URLSearchParams }): ReactE
                                                 fold(next);
                                             }}
                                         >
-                                            <span>{piece.folded || piece.name.length * 6.4 < piece.width ? piece.name : ''}</span>
+                                            <span>{piece.name}</span>
                                         </button>
                                     ))}
                                 </div>
@@ -143,7 +149,7 @@ function Layers({ plan, asked }: { plan: Plan; asked: URLSearchParams }): ReactE
                             </div>
                         </div>
                     )}
-                    {view === 'order' && <Legend />}
+                    <Legend film={view === 'film'} />
                     <div className="quiet">
                         <SectionTable plan={plan} />
                     </div>
@@ -199,25 +205,30 @@ function useTall(): number {
     return Math.max(420, height - (width <= 1080 ? 520 : 256));
 }
 
-/** Five marks, one line: what is not plain from the drawing itself. */
-function Legend(): ReactElement {
+/** The marks in one line: what is not plain from the drawing itself. */
+const ORDER: [string, string][] = [
+    ['laid', 'on the model'],
+    ['planned', 'planned'],
+    ['cap', 'capped: a mask lies on it'],
+    ['lid', 'wait'],
+    ['now', 'now: above what is there'],
+    ['pin', 'pinned by you'],
+    ['number', 'a finding beside'],
+];
+const FILM: [string, string][] = [
+    ['laid', 'on now, µm'],
+    ['planned', 'when done, µm'],
+    ['limit', 'what an outside takes'],
+];
+
+function Legend({ film }: { film: boolean }): ReactElement {
     return (
         <ul className="legend" aria-label="Legend">
-            <li>
-                <span className="legend-box" data-is="laid" /> on the model
-            </li>
-            <li>
-                <span className="legend-box" data-is="planned" /> planned
-            </li>
-            <li>
-                <span className="legend-box" data-is="cap" /> capped
-            </li>
-            <li>
-                <span className="legend-box" data-is="lid" /> wait
-            </li>
-            <li>
-                <span className="legend-box" data-is="now" /> now
-            </li>
+            {(film ? FILM : ORDER).map(([is, words]) => (
+                <li key={is}>
+                    <span className="legend-box" data-is={is} aria-hidden="true" /> {words}
+                </li>
+            ))}
         </ul>
     );
 }

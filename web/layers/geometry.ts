@@ -1,17 +1,30 @@
 import type { Plan, RowKind, Section, SectionColumn } from '../api/types';
+import { alike } from './alike';
 
-export const LABELS = 172;
-export const FOOT = 122;
-/** Characters of an area's name that find room in the foot, set at a slant. */
-export const LONGEST_FOOT = 20;
-export const HEAD = 34;
-/** Room at the left for the slanting name of the first column. */
-const LEFT = 34;
+/** Width of the row names, px: their longest line decides between these. */
+const LABELS = [132, 212] as const;
+/** px a letter takes: of a row's name, of an area's name, of a piece's name turned upright. */
+const ROW_LETTER = 6.9;
+const FOOT_LETTER = 6.9;
+const PIECE_LETTER = 6.1;
+/** Letters of a name in the drawing; longer ones are told whole beside it. */
+export const LONGEST = 40;
+/** Names under the columns lean by 58 degrees: how far they reach down and to the left for each px of length. */
+const DOWN = 0.85;
+const ASIDE = 0.53;
+const HEAD = 34;
+/** Letters from which the name of a row takes two lines. */
+const ONE_LINE = 29;
+const TWO_LINES = 27;
 const FOLDED = 24;
 const GAP = 7;
 /** With the gap beside it 24 px: the head of a piece of one column can still be pressed alone. */
 const ALONE = 17;
-const LOWEST = 0.66;
+const LOWEST = 0.6;
+/** px a row's name needs. */
+const ONE_ROW = 14;
+/** A column narrower than this is drawn together with its like. */
+const NARROW = 17;
 
 /** Height of a row by what it shows: masks and seams are thin, layers thick enough to read. */
 export function rowHeight(kind: RowKind): number {
@@ -21,6 +34,8 @@ export function rowHeight(kind: RowKind): number {
 export interface PlacedColumn {
     column: SectionColumn;
     index: number;
+    /** Columns it stands for: itself, and those of its piece that show the same where room is short. */
+    stands: number[];
     x: number;
     width: number;
 }
@@ -40,6 +55,12 @@ export interface Placed {
     /** Top of each row, and its height; row 0 is at the bottom. */
     tops: number[];
     heights: number[];
+    /** Room above and below the rows for the names of pieces and areas, and beside them for those of rows, px. */
+    head: number;
+    foot: number;
+    labels: number;
+    /** Height of the scale of microns, px. */
+    film: number;
     width: number;
     height: number;
 }
@@ -59,35 +80,82 @@ export function piecesOf(columns: SectionColumn[]): { id: string; name: string; 
     return pieces;
 }
 
-/** Lays the drawing out: columns share the room there is, down to a width that still shows what they are. */
-export function place(section: Section, folded: ReadonlySet<string>, room: number, fit: boolean, tall: number): Placed {
+/**
+ * Lays the drawing out: columns share the room there is, down to a width that still shows what they are.
+ *
+ * @param wide - px for the row names and the columns together
+ * @param tall - px for all of it
+ * @param scrolls - whether more is drawn than is in sight
+ */
+export function place(section: Section, folded: ReadonlySet<string>, wide: number, fit: boolean, tall: number, scrolls = !fit): Placed {
     const pieces = piecesOf(section.columns);
-    const open = pieces.filter((p) => !folded.has(p.id)).reduce((n, p) => n + p.columns.length, 0);
-    const taken = LEFT + pieces.length * GAP + pieces.filter((p) => folded.has(p.id)).length * FOLDED;
-    const wanted = open === 0 ? 0 : Math.floor((room - taken) / open);
+    const folds = pieces.filter((p) => folded.has(p.id)).length;
+    // Where all is in sight nothing scrolls, and the leaning names may reach under those of the rows.
+    const left = !scrolls ? 14 : Math.max(14, ...section.columns.slice(0, 6).map((c, i) => Math.min(LONGEST, c.name.length) * FOOT_LETTER * ASIDE - i * 12));
+    const foot = 24 + Math.max(4, ...section.columns.map((c) => Math.min(LONGEST, c.name.length))) * FOOT_LETTER * DOWN;
+    const labels = labelsOf(section);
+    const room = wide - labels;
+    const taken = left + pieces.length * GAP + folds * FOLDED;
+    const shares = (groups: number[][][]): number => {
+        const open = groups.filter((_, i) => !folded.has(pieces[i]?.id ?? '')).reduce((n, g) => n + g.length, 0);
+
+        return open === 0 ? 0 : Math.floor((room - taken) / open);
+    };
+    const single = pieces.map((p) => p.columns.map((c) => [c]));
+    const groups = fit && shares(single) < NARROW ? pieces.map((p) => alike(section, p.columns)) : single;
+    const wanted = shares(groups);
     const each = fit ? Math.max(12, Math.min(96, wanted)) : Math.max(52, Math.min(96, wanted));
     const columns: PlacedColumn[] = [];
     const placed: PlacedPiece[] = [];
-    let x = LEFT;
-    for (const piece of pieces) {
+    let x = left;
+    for (const [at, piece] of pieces.entries()) {
+        const shown = groups[at] ?? [];
         const isFolded = folded.has(piece.id);
         const from = x;
-        const width = isFolded ? FOLDED : piece.columns.length === 1 ? Math.max(ALONE, each) : each;
-        for (const index of isFolded ? piece.columns.slice(0, 1) : piece.columns) {
-            columns.push({ column: section.columns[index] as SectionColumn, index, x, width });
+        const width = isFolded ? FOLDED : shown.length === 1 ? Math.max(ALONE, each) : each;
+        for (const stands of isFolded ? [piece.columns] : shown) {
+            const index = stands[0] ?? 0;
+            columns.push({ column: section.columns[index] as SectionColumn, index, stands, x, width });
             x += width;
         }
         placed.push({ id: piece.id, name: piece.name, x: from, width: x - from, folded: isFolded, columns: piece.columns });
         x += GAP;
     }
+    if (!scrolls && x > room) {
+        return place(section, folded, wide, fit, tall, true);
+    }
+    const head = Math.max(HEAD, ...placed.filter((p) => !lies(p)).map((p) => 14 + Math.min(LONGEST, p.name.length) * PIECE_LETTER));
     const natural = section.rows.map((r) => rowHeight(r.kind));
-    const scale = Math.max(LOWEST, Math.min(1.2, (tall - HEAD - FOOT) / natural.reduce((sum, h) => sum + h, 0)));
-    const heights = natural.map((h) => Math.round(h * scale));
+    const scale = Math.max(LOWEST, Math.min(1.2, (tall - head - foot) / natural.reduce((sum, h) => sum + h, 0)));
+    const heights = natural.map((h, i) => Math.max(Math.round(h * scale), linesOf(section.rows[i]?.title ?? '').length > 1 ? TWO_LINES : ONE_ROW));
     const total = heights.reduce((sum, h) => sum + h, 0);
-    let y = HEAD + total;
+    let y = head + total;
     const tops = heights.map((h) => (y -= h));
 
-    return { columns, pieces: placed, tops, heights, width: x, height: HEAD + total + FOOT };
+    return { columns, pieces: placed, tops, heights, head, foot, labels, film: Math.max(260, tall - head - foot), width: x, height: head + total + foot };
+}
+
+/** A piece's name lies over its columns where there is room; else it stands upright. */
+export function lies(piece: PlacedPiece): boolean {
+    return piece.name.length * PIECE_LETTER < piece.width - 2;
+}
+
+/** A row's name in one line or two, parted near its middle. */
+export function linesOf(title: string): string[] {
+    if (title.length <= ONE_LINE) {
+        return [title];
+    }
+    const middle = title.length / 2;
+    const gaps = [...title.matchAll(/ /g)].map((m) => m.index);
+    const gap = gaps.sort((a, b) => Math.abs(a - middle) - Math.abs(b - middle))[0];
+
+    return gap === undefined ? [title] : [title.slice(0, gap), title.slice(gap + 1)];
+}
+
+function labelsOf(section: Section): number {
+    const longest = Math.max(0, ...section.rows.flatMap((r) => linesOf(r.title).map((line) => line.length * (r.kind === 'mask-on' || r.kind === 'mask-off' ? 6.4 : ROW_LETTER))));
+
+    return Math.max(LABELS[0], Math.min(LABELS[1], longest + 16));
 }
 
 /** The y of a height given in rows from the bottom, such as the now stair's 4.5. */

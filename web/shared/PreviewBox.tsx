@@ -1,6 +1,6 @@
 import './finding.css';
 import { Button } from '@mantine/core';
-import type { ReactElement } from 'react';
+import { useEffect, useRef, type ReactElement } from 'react';
 import type { Edit, Preview } from '../api/types';
 
 interface Props {
@@ -12,8 +12,12 @@ interface Props {
 
 /** What a fix would change, before it does. */
 export function PreviewBox({ fix, preview, apply, close }: Props): ReactElement {
+    const box = useRef<HTMLDivElement>(null);
+    // What a press would change is answered where the press was, never below what one sees.
+    useEffect(() => box.current?.scrollIntoView({ block: 'nearest' }), [preview]);
+
     return (
-        <div className="preview" role="status" aria-busy={preview === null}>
+        <div className="preview" role="status" aria-busy={preview === null} ref={box}>
             {preview === null ? (
                 <p>Working out what it changes.</p>
             ) : (

@@ -26,6 +26,8 @@ final class Entry
 
     public function row(int $number): Row
     {
-        return new Row($number, $this->marks[0]->title, $this->marks[0]->kind, $this->marks[0]->swatch);
+        $under = array_unique(array_filter(array_map(static fn (Mark $m): ?string => $m->under, $this->marks)));
+
+        return new Row($number, $this->marks[0]->title.($under === [] ? '' : ' under '.implode(', ', $under)), $this->marks[0]->kind, $this->marks[0]->swatch);
     }
 }

@@ -25,14 +25,14 @@ final readonly class Marks
     public function of(Area $area, AreaState $final, string $pieceId, ?int $seamAt): array
     {
         $marks = [];
-        $mark = static function (int $at, string $key, string $ref, string $title, RowKind $kind, ?string $swatch = null) use (&$marks, $area, $pieceId): void {
-            $marks[] = new Mark($at, $area->id, $pieceId, $key, $ref, $title, $kind, $swatch);
+        $mark = static function (int $at, string $key, string $ref, string $title, RowKind $kind, ?string $swatch = null, ?string $under = null) use (&$marks, $area, $pieceId): void {
+            $marks[] = new Mark($at, $area->id, $pieceId, $key, $ref, $title, $kind, $swatch, $under);
         };
         if ($seamAt !== null) {
             $mark($seamAt, 'seam', 'seam', 'fill, cut back', RowKind::Seam);
         }
         foreach ($final->layers as $i => $layer) {
-            $mark($layer->firstCoat()->atEpoch, self::key($layer), "layer {$i}", $this->title($layer), RowKind::of($layer->operation), $layer->product?->swatch);
+            $mark($layer->firstCoat()->atEpoch, self::key($layer), "layer {$i}", $this->title($layer), RowKind::of($layer->operation), $layer->product?->swatch, $layer->operation === Operation::Ground ? $this->over($area) : null);
         }
         foreach (self::CUTS as $operation) {
             foreach ($this->done($final, $operation) as $at) {
@@ -62,7 +62,7 @@ final readonly class Marks
 
         return match ($layer->operation) {
             Operation::Decal => 'decals',
-            Operation::Ground => ($colour ?? $layer->word()).', ground',
+            Operation::Ground => $colour ?? $layer->word(),
             Operation::InsideColour => ($colour ?? $layer->word()).', inside',
             Operation::Preshade => 'pre-shade '.($colour ?? ''),
             Operation::Colour => $colour ?? $layer->word(),
@@ -70,6 +70,12 @@ final readonly class Marks
             Operation::Final => $layer->product?->sheen !== null ? $layer->product->sheen->value : 'final coat',
             default => $layer->operation->word(),
         };
+    }
+
+    /** The colour an area's ground is laid for. */
+    private function over(Area $area): string
+    {
+        return $this->context->kit->colour($area->intent->colour ?? '')->name ?? 'its colour';
     }
 
     private static function maskKey(MaskOn $mask): string

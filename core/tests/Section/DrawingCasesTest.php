@@ -32,7 +32,7 @@ final class DrawingCasesTest extends TestCase
     {
         $one = ['parts' => ['hull' => 'styrene'], 'colours' => ['grey' => 'sea grey', 'dark' => 'interior dark', 'white' => 'ground white']];
         yield 'decals and a wash' => [$one + ['areas' => ['side' => ['part' => 'hull', 'colour' => 'grey', 'decals' => true, 'wash' => 'pin', 'sheen' => 'matt']]], [], ['bare', 'grey primer', 'grey', 'gloss', 'decals', 'seal', 'pin wash', 'matt']];
-        yield 'a ground and a pre-shade' => [$one + ['areas' => ['side' => ['part' => 'hull', 'colour' => 'grey', 'ground' => 'white', 'preshade' => 'dark']]], [], ['bare', 'grey primer', 'pre-shade dark', 'white, ground', 'grey']];
+        yield 'a ground and a pre-shade' => [$one + ['areas' => ['side' => ['part' => 'hull', 'colour' => 'grey', 'ground' => 'white', 'preshade' => 'dark']]], [], ['bare', 'grey primer', 'pre-shade dark', 'white under grey', 'grey']];
         yield 'no primer' => [$one + ['areas' => ['side' => ['part' => 'hull', 'colour' => 'grey']]], ['primer' => 'never'], ['bare', 'grey']];
         yield 'a filter on a barrier' => [$one + ['areas' => ['side' => ['part' => 'hull', 'colour' => 'grey', 'wash' => 'filter']]], [], ['bare', 'grey primer', 'grey', 'barrier', 'filter', 'satin']];
         yield 'a seam' => [['parts' => ['hull' => 'styrene', 'fin' => 'styrene'], 'joints' => ['root' => ['parts' => ['hull', 'fin'], 'kind' => 'seam', 'closed' => 'before', 'gapMm' => 0.2, 'lengthCm' => 4]]] + $one + ['areas' => ['side' => ['part' => 'hull', 'colour' => 'grey']]], [], ['bare', 'fill, cut back', 'grey primer', 'grey']];
