@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AreaShapeController;
 use App\Http\Controllers\BookletController;
 use App\Http\Controllers\BuildController;
 use App\Http\Controllers\CalendarController;
@@ -64,6 +65,8 @@ Route::get('builds/{build}/masks', [MaskController::class, 'show']);
 Route::post('builds/{build}/masks/read', [MaskController::class, 'read']);
 Route::post('builds/{build}/order', [MaskController::class, 'order']);
 Route::get('soft-edge', [SoftEdgeController::class, 'show']);
+Route::get('area-shapes', [AreaShapeController::class, 'index']);
+Route::get('area-shapes/{shape}', [AreaShapeController::class, 'show'])->where('shape', '[a-z]+');
 Route::get('templates', [ShapeController::class, 'index']);
 Route::get('templates/{template}', [ShapeController::class, 'show'])->where('template', '[a-z-]+');
 Route::get('templates/{template}/sheet.svg', [ShapeController::class, 'svg'])->where('template', '[a-z-]+');
@@ -88,6 +91,7 @@ Route::get('builds/{build}/areas.csv', [TableController::class, 'areas']);
 Route::post('builds/{build}/areas.csv', [TableController::class, 'takeAreas']);
 Route::get('products', [ProductController::class, 'index']);
 Route::post('products', [ProductController::class, 'store']);
+Route::post('products/several', [ProductController::class, 'several']);
 Route::get('products.csv', [TableController::class, 'products']);
 Route::post('products.csv', [TableController::class, 'takeProducts']);
 Route::get('builds/{build}/house', [HouseController::class, 'show']);

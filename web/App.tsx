@@ -2,6 +2,7 @@ import { lazy, Suspense, useMemo, useState, type ReactElement } from 'react';
 import { Link, Navigate, Route, Routes, useLocation, useNavigate, useParams } from 'react-router';
 import { Edge } from './frame/Edge';
 import { FindSheet } from './frame/FindSheet';
+import { FirstWords } from './frame/FirstWords';
 import { HelpSheet } from './frame/HelpSheet';
 import { HoldLine } from './frame/HoldLine';
 import { ImportSheet } from './frame/ImportSheet';
@@ -146,6 +147,7 @@ function Screen(): ReactElement {
                         </Link>
                     </div>
                 ))}
+                {here !== undefined && !damaged && <FirstWords key={station} station={station} />}
                 <Unread key={pathname}>
                 <Suspense fallback={<p>Loading the station.</p>}>
                     {(keeping || damaged) && <KeepPage damaged={damaged} />}
@@ -183,7 +185,7 @@ function Screen(): ReactElement {
                 )}
             </main>
             {build !== undefined && <FindSheet buildId={build} opened={finding} close={() => find(false)} />}
-            <HelpSheet opened={help} close={() => showHelp(false)} />
+            <HelpSheet buildId={build ?? first} opened={help} close={() => showHelp(false)} />
             <ImportSheet opened={importing} close={() => bringIn(false)} />
         </div>
     );

@@ -1137,6 +1137,112 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/area-shapes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Shapes whose area is worked out from what a ruler says. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            shapes: components["schemas"]["AreaShape"][];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/area-shapes/{shape}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The area of a shape, with its sum. Measures as m[field], mm on the model or inches with their unit. */
+        get: {
+            parameters: {
+                query?: {
+                    m?: {
+                        [key: string]: string;
+                    };
+                    count?: number;
+                };
+                header?: never;
+                path: {
+                    shape: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            cm2: number;
+                            /** @description As one would write it */
+                            typed: string;
+                            sum: string;
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/subjects": {
         parameters: {
             query?: never;
@@ -2660,6 +2766,77 @@ export interface paths {
                         "application/json": {
                             now: components["schemas"]["Instant"];
                             product: components["schemas"]["Product"];
+                        };
+                    };
+                };
+                /** @description Refused: what is wrong, where, and what would be right. */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Error"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products/several": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What paints are taken for of which only the names are known. With "keep" they are put on the shelf, all or none; what is there already is left out. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        paints: {
+                            name: string;
+                            swatch?: string | null;
+                        }[];
+                        family?: string;
+                        keep?: boolean;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done. */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            products: components["schemas"]["Product"][];
+                        };
+                    };
+                };
+                /** @description Done. */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            now: components["schemas"]["Instant"];
+                            products: components["schemas"]["Product"][];
                         };
                     };
                 };
@@ -5653,6 +5830,14 @@ export interface components {
             name: string;
             product: components["schemas"]["Id"];
             mustMatch: boolean;
+        };
+        AreaShape: {
+            id: string;
+            name: string;
+            measures: {
+                id: string;
+                name: string;
+            }[];
         };
         Product: {
             id: components["schemas"]["Id"];

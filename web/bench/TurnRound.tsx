@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import type { Bench, BenchLine } from '../api/types';
 import { useNow } from '../api/clock';
-import { shortName } from '../frame/Edge';
+import { shortName } from '../frame/shortName';
 import { useWidth } from '../frame/useWidth';
 import { clock } from '../frame/words';
 import { idOf, roundsOf, told, whereOf } from '../shared/rounds';

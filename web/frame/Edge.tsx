@@ -5,6 +5,7 @@ import { Mark } from '../drawing/Mark';
 import { useNow } from '../api/clock';
 import { ImportSheet } from './ImportSheet';
 import { RoomSheet } from './RoomSheet';
+import { shortName } from './shortName';
 import { useSurround } from './surround';
 import { clock, weekday } from './words';
 
@@ -80,11 +81,6 @@ function inTabs(builds: Frame['builds'], open: string | undefined): Frame['build
     const here = builds.find((b) => b.id === open);
 
     return here === undefined || first.includes(here) ? first : [...first.slice(0, TABS - 1), here];
-}
-
-/** The word of a name one calls the model by: its longest, the later of two. */
-export function shortName(name: string): string {
-    return name.split(/\s+/).reduce((best, word) => (word.length >= best.length && !/\d/.test(word) ? word : best), '') || name;
 }
 
 export function leftOf(from: string | null, until: string | null, at: number): number {

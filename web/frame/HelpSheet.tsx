@@ -1,7 +1,9 @@
 import { Checkbox, Modal } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
+import { Link } from 'react-router';
 import { Mark } from '../drawing/Mark';
 import { keysAreOn, setKeys } from './keys';
+import { TERMS } from './terms';
 
 const KEYS: [string, string][] = [
     ['1', 'Kit: what it is made of, typed in'],
@@ -30,39 +32,93 @@ const KEYS: [string, string][] = [
     ['?', 'this list'],
 ];
 
-/** Keys, marks and the caution that stands over everything. */
-export function HelpSheet({ opened, close }: { opened: boolean; close: () => void }): ReactElement {
+/** Three minutes on a build, station by station: what to look at, and what to press. */
+const BEGIN: [string, string, string][] = [
+    ['bench', 'Bench', 'One step is at hand, large, with its cup and air. Do it, press what it says: the plan goes on from there. Take it back beside it.'],
+    ['bench', 'Hands off', 'At the right stands what may not be touched, why, and until when. The line on top is the same for all builds.'],
+    ['layers', 'Layers', 'Each area is a column, bare at the bottom. Above the thick stair is what is still to come. Press a layer: it says why it is there, and how to have it otherwise.'],
+    ['masks', 'Masks', 'Which colour goes first, and what it costs to do it another way; then what is capped with what, stage by stage.'],
+    ['mix', 'Mix', 'What goes in, how much, and the cup with its marks. The rest opens when it is wanted.'],
+    ['runup', 'Run-up', 'All builds on their way to a show, evening by evening, and what would help.'],
+    ['kit', 'Your own kit', 'Press + build: say what it is of, its size and how it shall look. It proposes the rest, and asks five short questions.'],
+];
+
+const TABS = [
+    ['begin', 'Begin here'],
+    ['keys', 'Keys'],
+    ['words', 'Words'],
+    ['marks', 'Marks'],
+] as const;
+
+/**
+ * Where to begin, keys, words by letter, marks, and the caution that stands over everything.
+ *
+ * @param buildId - the build to begin on; undefined where there is none
+ */
+export function HelpSheet({ buildId, opened, close }: { buildId: string | undefined; opened: boolean; close: () => void }): ReactElement {
     const [on, turn] = useState(keysAreOn);
+    const [tab, show] = useState<(typeof TABS)[number][0]>('begin');
 
     return (
         <Modal opened={opened} onClose={close} title="Help" size="lg">
-            <dl className="keys">
-                {KEYS.map(([key, what]) => (
-                    <FragmentRow key={key} name={key} what={what} />
+            <div className="views help-tabs" role="group" aria-label="What about">
+                {TABS.map(([key, word]) => (
+                    <button key={key} type="button" className="view" aria-pressed={key === tab} onClick={() => show(key)}>
+                        {word}
+                    </button>
                 ))}
-            </dl>
-            <Checkbox
-                label="Single keys are on"
-                checked={on}
-                onChange={(e) => {
-                    setKeys(e.currentTarget.checked);
-                    turn(e.currentTarget.checked);
-                }}
-            />
-            <ul className="mark-list">
-                <li>
-                    <Mark kind="open" size={22} /> open: its next step can be done now
-                </li>
-                <li>
-                    <Mark kind="hold" size={22} left={0.65} /> hold: wait until a time
-                </li>
-                <li>
-                    <Mark kind="closing" size={22} /> closing: do it before a time, or lose the chance
-                </li>
-                <li>
-                    <Mark kind="shut" size={22} /> shut: waits for another step, no clock
-                </li>
-            </ul>
+            </div>
+            {tab === 'begin' && (
+                <ol className="begin-here">
+                    {BEGIN.map(([station, name, words]) => (
+                        <li key={name}>
+                            {buildId === undefined ? (
+                                <strong>{name}</strong>
+                            ) : (
+                                <Link to={`/b/${buildId}/${station}`} onClick={close}>
+                                    {name}
+                                </Link>
+                            )}
+                            <span>{words}</span>
+                        </li>
+                    ))}
+                </ol>
+            )}
+            {tab === 'keys' && (
+                <>
+                    <dl className="keys">
+                        {KEYS.filter(([key]) => on || key.length > 1).map(([key, what]) => (
+                            <FragmentRow key={key} name={key} what={what} />
+                        ))}
+                    </dl>
+                    <Checkbox
+                        label="Single keys are on"
+                        checked={on}
+                        onChange={(e) => {
+                            setKeys(e.currentTarget.checked);
+                            turn(e.currentTarget.checked);
+                        }}
+                    />
+                </>
+            )}
+            {tab === 'words' && (
+                <dl className="keys words-by-letter">
+                    {Object.entries(TERMS)
+                        .sort(([a], [b]) => a.localeCompare(b))
+                        .map(([word, means]) => (
+                            <FragmentRow key={word} name={word} what={means} />
+                        ))}
+                </dl>
+            )}
+            {tab === 'marks' && (
+                <ul className="mark-list">
+                    {(['open', 'hold', 'closing', 'shut'] as const).map((kind) => (
+                        <li key={kind}>
+                            <Mark kind={kind} size={22} left={0.65} /> {kind}: {TERMS[kind]}
+                        </li>
+                    ))}
+                </ul>
+            )}
             <p className="frame-caution">
                 The product&rsquo;s safety data sheet and local rules come first; this is general practice, not professional advice. For exposure limits, ventilation design, waste and medical
                 questions ask the people licensed for it.

@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import type { Frame, Hold } from '../api/types';
 import { Mark } from '../drawing/Mark';
 import { useNow } from '../api/clock';
-import { shortName } from './Edge';
+import { shortName } from './shortName';
 import { Tried } from './Tried';
 import { useWidth } from './useWidth';
 import { clock, day, minutesUntil, span, wall, weekday } from './words';

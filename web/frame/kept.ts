@@ -1,11 +1,12 @@
 /** The last answers of the bench, kept in this browser: what a page shows until it has been asked anew. */
 
 const PREFIX = 'amber.kept.';
+/** ms before this page was opened that a kept answer counts as given: it is asked anew, also right after. */
+const BEFORE = 60_000;
 /** Characters: a larger answer is not kept, for the browser's room is shared with what is pressed. */
 const MOST = 800_000;
 
 interface Kept<T> {
-    at: number;
     of: string;
     data: T;
 }
@@ -16,7 +17,7 @@ interface Kept<T> {
  * @param of - whose it is, so that no build is shown for another
  */
 function keep(kind: string, of: string, data: unknown): void {
-    const text = JSON.stringify({ at: Date.now(), of, data });
+    const text = JSON.stringify({ of, data });
     try {
         if (text.length <= MOST) {
             localStorage.setItem(PREFIX + kind, text);
@@ -41,7 +42,7 @@ function find<T>(kind: string, of: string): Kept<T> | undefined {
 
 /** What a query begins with; looked up once, when it is first asked. */
 export function kept<T>(kind: string, of: string): { initialData: () => T | undefined; initialDataUpdatedAt: () => number | undefined } {
-    return { initialData: () => find<T>(kind, of)?.data, initialDataUpdatedAt: () => find<T>(kind, of)?.at };
+    return { initialData: () => find<T>(kind, of)?.data, initialDataUpdatedAt: () => (find(kind, of) === undefined ? undefined : performance.timeOrigin - BEFORE) };
 }
 
 /** Whether an answer is one kept from before this page was opened. */

@@ -4,6 +4,7 @@ import { api, Refused } from '../api/client';
 import type { Bench, Booklet, Breakdown, ColourLists, Found, Frame, Kit, LogPage, MasksPage, Mixed, MixOrder, MixPage, Plan, SurfacePage } from '../api/types';
 import { freeze } from '../api/clock';
 import { keeping, kept } from './kept';
+import { know } from './shortName';
 
 const POLL_MS = 15000;
 
@@ -53,6 +54,7 @@ export function useFrame(): UseQueryResult<Frame> {
             try {
                 const frame = await keeping('frame', '', api.renew<Frame>('frame'));
                 freeze(frame.frozen, frame.now);
+                know(frame.builds.map((b) => b.name));
                 note(false);
 
                 return frame;

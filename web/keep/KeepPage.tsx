@@ -40,7 +40,8 @@ export default function KeepPage({ damaged = false }: { damaged?: boolean }): Re
                         : 'What is in hand, what is put away, and the way back from anything that went wrong.'}
                 </p>
             </div>
-            <div className="keep-halves">
+            {/* All at once: what is there first would be pushed down by what comes. */}
+            <div className="keep-halves" data-waiting={copies.isPending || (row.isPending && !damaged) ? '' : undefined}>
                 {!damaged && (
                     <div className="keep-half">
                         {row.data !== undefined && <Builds builds={row.data.builds} work={work} zone={zone} />}

@@ -26,10 +26,12 @@ interface Props {
     commit: (id: string, field: string, text: string) => Promise<string | null>;
     remove?: (row: GridRow) => void;
     empty: string;
+    /** A way to work a field out, offered for the row one is on. */
+    helper?: { field: string; word: (row: GridRow) => string; open: (row: GridRow) => void };
 }
 
 /** A table for the keyboard: arrows move, typing or Enter changes, Escape leaves it as it was, Delete takes the row out. */
-export function Grid({ label, columns, rows, commit, remove, empty }: Props): ReactElement {
+export function Grid({ label, columns, rows, commit, remove, empty, helper }: Props): ReactElement {
     const [at, go] = useState<[number, number]>([0, 0]);
     const [editing, edit] = useState<string | null>(null);
     const [wrong, say] = useState<string | null>(null);
@@ -144,6 +146,13 @@ export function Grid({ label, columns, rows, commit, remove, empty }: Props): Re
                     ))}
                 </tbody>
             </table>
+            {helper !== undefined && rows[row] !== undefined && columns[column]?.field === helper.field && (
+                <p className="grid-helper">
+                    <button type="button" className="press" data-small onClick={() => rows[row] !== undefined && helper.open(rows[row])}>
+                        {helper.word(rows[row])}
+                    </button>
+                </p>
+            )}
             {wrong !== null && (
                 <p className="grid-wrong" role="alert">
                     {wrong}

@@ -4,7 +4,7 @@ import { api, Refused } from '../api/client';
 import type { Product } from '../api/types';
 import { queries } from '../frame/queries';
 
-const FAMILIES = ['water-acrylic', 'alcohol-acrylic', 'lacquer', 'enamel', 'hardened-enamel', 'two-part', 'artist-oil', 'aerosol', 'polymer-primer', 'solvent-primer', 'water-varnish'];
+export const FAMILIES = ['water-acrylic', 'alcohol-acrylic', 'lacquer', 'enamel', 'hardened-enamel', 'two-part', 'artist-oil', 'aerosol', 'polymer-primer', 'solvent-primer', 'water-varnish'];
 const ROLES = ['colour', 'metallic', 'primer', 'varnish', 'wash', 'tinted-clear'];
 
 interface Props {

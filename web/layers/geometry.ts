@@ -13,9 +13,10 @@ export const LONGEST = 40;
 const DOWN = 0.85;
 const ASIDE = 0.53;
 const HEAD = 34;
-/** Letters from which the name of a row takes two lines. */
+/** Letters of a row's name in one line. */
 const ONE_LINE = 29;
-const TWO_LINES = 27;
+/** px of a line more. */
+const LINE = 13;
 const FOLDED = 24;
 const GAP = 7;
 /** With the gap beside it 24 px: the head of a piece of one column can still be pressed alone. */
@@ -127,7 +128,7 @@ export function place(section: Section, folded: ReadonlySet<string>, wide: numbe
     const head = Math.max(HEAD, ...placed.filter((p) => !lies(p)).map((p) => 14 + Math.min(LONGEST, p.name.length) * PIECE_LETTER));
     const natural = section.rows.map((r) => rowHeight(r.kind));
     const scale = Math.max(LOWEST, Math.min(1.2, (tall - head - foot) / natural.reduce((sum, h) => sum + h, 0)));
-    const heights = natural.map((h, i) => Math.max(Math.round(h * scale), linesOf(section.rows[i]?.title ?? '').length > 1 ? TWO_LINES : ONE_ROW));
+    const heights = natural.map((h, i) => Math.max(Math.round(h * scale), ONE_ROW + LINE * (linesOf(section.rows[i]?.title ?? '').length - 1)));
     const total = heights.reduce((sum, h) => sum + h, 0);
     let y = head + total;
     const tops = heights.map((h) => (y -= h));
@@ -140,16 +141,22 @@ export function lies(piece: PlacedPiece): boolean {
     return piece.name.length * PIECE_LETTER < piece.width - 2;
 }
 
-/** A row's name in one line or two, parted near its middle. */
+/** A row's name in as few lines as hold it, about as long as each other. */
 export function linesOf(title: string): string[] {
-    if (title.length <= ONE_LINE) {
-        return [title];
+    const count = Math.ceil(title.length / ONE_LINE);
+    const wanted = title.length / count;
+    const lines: string[] = [];
+    for (const word of title.split(' ')) {
+        const last = lines[lines.length - 1];
+        const longer = `${last ?? ''} ${word}`;
+        if (last !== undefined && longer.length <= ONE_LINE && (longer.length <= wanted + 3 || lines.length >= count)) {
+            lines[lines.length - 1] = longer;
+        } else {
+            lines.push(word);
+        }
     }
-    const middle = title.length / 2;
-    const gaps = [...title.matchAll(/ /g)].map((m) => m.index);
-    const gap = gaps.sort((a, b) => Math.abs(a - middle) - Math.abs(b - middle))[0];
 
-    return gap === undefined ? [title] : [title.slice(0, gap), title.slice(gap + 1)];
+    return lines;
 }
 
 function labelsOf(section: Section): number {

@@ -3,6 +3,7 @@ import { useState, type ReactElement } from 'react';
 import { api, Refused } from '../api/client';
 import type { Mixed, MixOrder, MixPage, MixPaint } from '../api/types';
 import { queries } from '../frame/queries';
+import { Fold } from '../shared/Fold';
 
 /** A change of the shelf, told where it was asked for. */
 export async function told(work: () => Promise<string>, say: (words: string | null) => void): Promise<void> {
@@ -33,10 +34,7 @@ export function Jars({ page, order, mixed }: { page: MixPage; order: MixOrder; m
         }, say);
 
     return (
-        <section className="card jars" aria-labelledby="jars-title">
-            <h2 id="jars-title" className="card-title">
-                Still in the jars
-            </h2>
+        <Fold name="jars" title="Still in the jars" tells={jars.map(({ paint, jobs }) => `${paint.name}: ${paint.levelMl === null ? 'nobody looked how full' : `${paint.levelMl.toFixed(1)} ml`}${jobs === 0 ? ', not enough for this' : ''}`).join(' · ')} kind="jars">
             <ul className="jar-list">
                 {jars.map(({ paint, ml, jobs }) => (
                     <li key={paint.id} data-testid="jar">
@@ -64,7 +62,7 @@ export function Jars({ page, order, mixed }: { page: MixPage; order: MixOrder; m
                     {said}
                 </p>
             )}
-        </section>
+        </Fold>
     );
 }
 

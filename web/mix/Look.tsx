@@ -1,13 +1,11 @@
 import type { ReactElement } from 'react';
 import type { Mixed } from '../api/types';
+import { Fold } from '../shared/Fold';
 
 /** What it will look like over each ground, coat by coat, large and on neutral grey; framed where the ground is hidden. */
-export function Look({ look }: { look: Mixed['colour'] }): ReactElement {
+export function Look({ look, always = false }: { look: Mixed['colour']; always?: boolean }): ReactElement {
     return (
-        <section className="card look" aria-labelledby="look-title">
-            <h2 id="look-title" className="card-title">
-                What it will look like
-            </h2>
+        <Fold name="look" title="What it will look like" tells={look.says} kind="look" always={always}>
             {look.grounds.length > 0 && (
                 <div className="parts-scroll">
                     <table className="look-table">
@@ -49,6 +47,6 @@ export function Look({ look }: { look: Mixed['colour'] }): ReactElement {
                     Wash: <strong>{look.wash.name}</strong> reads {look.wash.reads} on it; {look.wash.why}.{look.wash.shelf.length > 0 && ` On the shelf: ${look.wash.shelf.map((w) => `${w.name} ${w.reads}`).join(', ')}.`}
                 </p>
             )}
-        </section>
+        </Fold>
     );
 }

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useRef, useState, type ReactElement } from 'react';
 import { api, Refused } from '../api/client';
 import type { MixPage, MixRatio } from '../api/types';
+import { PhotoPoint } from './PhotoPoint';
 
 /** Which whole parts of two to four jars come nearest to a colour that is wanted. */
 export function Match({ page, take }: { page: MixPage; take: (jars: string[], parts: number[]) => void }): ReactElement {
@@ -21,7 +22,10 @@ export function Match({ page, take }: { page: MixPage; take: (jars: string[], pa
             .catch((wrong: unknown) => say(wrong instanceof Refused ? wrong.sentence() : 'The palette could not be read.'));
     };
     const [jars, choose] = useState<string[]>([]);
-    const paints = page.paints.filter((p) => p.solid);
+    // The colours of this build first: one mixes for it.
+    const own = new Set(page.colours.map((c) => c.product));
+    const paints = page.paints.filter((p) => p.solid).sort((a, b) => Number(own.has(b.id)) - Number(own.has(a.id)));
+    const nameOf = (id: string | undefined): string => page.paints.find((p) => p.id === id)?.name ?? '';
     const asked = jars.length >= 2;
     const { data, error } = useQuery({ queryKey: ['match', wanted, jars], queryFn: () => api.post<{ ratios: MixRatio[] }>('match', { wanted, jars }), enabled: asked, refetchInterval: false, retry: false });
     const press = (id: string): void => choose(jars.includes(id) ? jars.filter((j) => j !== id) : [...jars, id].slice(-4));
@@ -61,6 +65,7 @@ export function Match({ page, take }: { page: MixPage; take: (jars: string[], pa
             <Button data-small onClick={() => file.current?.click()}>
                 Colours of a palette
             </Button>
+            <PhotoPoint want={want} />
             {unread !== null && (
                 <p className="bad" role="alert">
                     {unread}
@@ -74,9 +79,12 @@ export function Match({ page, take }: { page: MixPage; take: (jars: string[], pa
                 <ol className="match-found" data-testid="match">
                     {data.ratios.map((r) => (
                         <li key={r.parts.join(':')}>
-                            <span className="match-patch" style={{ background: r.hex }} aria-hidden="true" />
+                            <span className="match-beside" aria-hidden="true" title="Wanted, and what it gives">
+                                <span style={{ background: wanted }} />
+                                <span style={{ background: r.hex }} />
+                            </span>
                             <span>
-                                <strong>{r.parts.join(' : ')}</strong>
+                                <strong>{r.parts.map((n, i) => (n === 0 ? null : `${n} ${nameOf(jars[i])}`)).filter((words) => words !== null).join(' : ')}</strong>
                                 <small>
                                     ΔE {r.differs.toFixed(1)}, {r.says}
                                 </small>

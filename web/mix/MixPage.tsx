@@ -110,7 +110,7 @@ function MixStation({ page, asked }: { page: Page; asked: URLSearchParams }): Re
     const gun = order.tool?.startsWith('airbrush') === true ? `${order.gun ?? ''} mm${mixed?.pressure == null ? '' : `, ${mixed.pressure}`}` : (order.tool ?? '');
 
     return (
-        <div className="mix" data-view={view} data-stale={isFetching || error !== null || undefined}>
+        <div className="mix" data-waiting={mixed === undefined && error === null ? '' : undefined} data-view={view} data-stale={isFetching || error !== null || undefined}>
             <div className="page-head">
                 <h1>Mix</h1>
                 <p>{here === undefined ? (page.colours.length === 0 ? 'no colour of this build yet: any paint of the shelf' : `${page.paints.find((p) => p.id === product)?.name ?? 'any paint of the shelf'}, no colour of this build`) : `${here.name} for ${here.areas.slice(0, 3).join(', ')}${here.areas.length > 3 ? ` and ${here.areas.length - 3} more` : ''}`}</p>
@@ -140,12 +140,19 @@ function MixStation({ page, asked }: { page: Page; asked: URLSearchParams }): Re
             </div>
             {view === 'cup' && (
                 <>
-                    <div className="mix-left">
-                        <section className="card into" aria-labelledby="into-title">
-                            <h2 id="into-title" className="card-title">
-                                Into the cup, in this order
-                            </h2>
-                            {mixed !== undefined && <Cup mixed={mixed} swatches={swatches} />}
+                    <div className="mix-asks">
+                        <Parts page={page} order={order} set={edit} mixed={mixed} wrong={wrong} poured={recipe === null ? null : () => mixedNow({ poured: order.poured?.map((p) => Number(p.ml.replace(',', '.')) || 0) ?? [] }, 'What was poured')}>
+                            <Asks asks={asks} answer={answer} />
+                            <TypedRecipe take={(read) => pourIn(linesOf(read, page), read.asks, null)} />
+                        </Parts>
+                        <HowMuch order={order} set={set} mixed={mixed} colour={here} levels={order.parts.map((p) => page.paints.find((x) => x.id === p.product)?.levelMl ?? null)} wrong={wrong} />
+                    </div>
+                    <section className="card into" aria-labelledby="into-title">
+                        <h2 id="into-title" className="card-title">
+                            Into the cup, in this order
+                        </h2>
+                        <div className="into-cup">{mixed !== undefined && <Cup mixed={mixed} swatches={swatches} />}</div>
+                        <div className="into-says">
                             {mixed !== undefined && (
                                 <p data-testid="cups">
                                     <strong>
@@ -158,22 +165,15 @@ function MixStation({ page, asked }: { page: Page; asked: URLSearchParams }): Re
                             )}
                             {mixed?.pass != null && <p data-testid="pass">{mixed.pass.says}</p>}
                             <TextInput label="The cup holds, ml" inputMode="decimal" value={order.cup ?? ''} error={wrong('cup')} onChange={(e) => set({ ...order, cup: e.currentTarget.value })} />
-                        </section>
+                        </div>
+                    </section>
+                    <div className="mix-wanted">
+                        {mixed !== undefined && <Look look={mixed.colour} />}
                         {mixed !== undefined && <Jars page={page} order={order} mixed={mixed} />}
+                        <Pot order={order} set={set} mixed={mixed} zone={page.build.zone} wrong={wrong} hardened={(minutes) => minutes > 0 && mixedNow({ potLifeMinutes: minutes }, 'Hardener is in')} />
+                        {mixed !== undefined && <Signs order={order} set={set} mixed={mixed} wrong={wrong} />}
                         <Used buildId={page.build.id} order={order} mixed={mixed} />
                     </div>
-                    <div className="mix-middle">
-                        <Parts page={page} order={order} set={edit} mixed={mixed} wrong={wrong} poured={recipe === null ? null : () => mixedNow({ poured: order.poured?.map((p) => Number(p.ml.replace(',', '.')) || 0) ?? [] }, 'What was poured')}>
-                            <Asks asks={asks} answer={answer} />
-                            <TypedRecipe take={(read) => pourIn(linesOf(read, page), read.asks, null)} />
-                        </Parts>
-                        {mixed !== undefined && <Look look={mixed.colour} />}
-                        {mixed !== undefined && <Signs order={order} set={set} mixed={mixed} wrong={wrong} />}
-                    </div>
-                    <aside className="mix-side">
-                        <HowMuch order={order} set={set} mixed={mixed} colour={here} levels={order.parts.map((p) => page.paints.find((x) => x.id === p.product)?.levelMl ?? null)} wrong={wrong} />
-                        <Pot order={order} set={set} mixed={mixed} zone={page.build.zone} wrong={wrong} hardened={(minutes) => minutes > 0 && mixedNow({ potLifeMinutes: minutes }, 'Hardener is in')} />
-                    </aside>
                 </>
             )}
             {view === 'colour' && (
@@ -182,7 +182,7 @@ function MixStation({ page, asked }: { page: Page; asked: URLSearchParams }): Re
                         <Match page={page} take={take} />
                     </div>
                     <div className="mix-middle">
-                        {mixed !== undefined && <Look look={mixed.colour} />}
+                        {mixed !== undefined && <Look look={mixed.colour} always />}
                         {mixed !== undefined && <SpoonCard order={order} mixed={mixed} recipe={recipe} />}
                     </div>
                     <aside className="mix-side">

@@ -47,7 +47,7 @@ export function Parts({ page, order, set, mixed, wrong, poured: log, children }:
     return (
         <section className="card parts" aria-labelledby="parts-title">
             <h2 id="parts-title" className="card-title">
-                Parts
+                What goes in
             </h2>
             <div className="parts-scroll">
                 <table className="parts-table">

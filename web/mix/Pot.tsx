@@ -2,6 +2,7 @@ import { Button, TextInput } from '@mantine/core';
 import type { ReactElement } from 'react';
 import type { Mixed, MixOrder } from '../api/types';
 import { clock } from '../frame/words';
+import { Fold } from '../shared/Fold';
 
 interface Props {
     order: MixOrder;
@@ -17,10 +18,7 @@ export function Pot({ order, set, mixed, zone, wrong, hardened }: Props): ReactE
     const jobs = mixed?.jobs ?? [];
 
     return (
-        <section className="card pot" aria-labelledby="pot-title" data-edge={mixed?.pot == null ? undefined : 'closing'}>
-            <h2 id="pot-title" className="card-title">
-                If you add hardener
-            </h2>
+        <Fold name="pot" title="If you add hardener" tells={mixed?.pot == null ? 'no hardener in it' : mixed.pot.words} kind="pot" edge={mixed?.pot == null ? undefined : 'closing'}>
             <TextInput label="Pot life by its label, min at 20 °C" placeholder="240" inputMode="decimal" value={order.hardened ?? ''} error={wrong('hardened')} onChange={(e) => set({ ...order, hardened: e.currentTarget.value })} />
             {mixed?.pot != null && (
                 <>
@@ -41,6 +39,6 @@ export function Pot({ order, set, mixed, zone, wrong, hardened }: Props): ReactE
                 </>
             )}
             {mixed !== undefined && <p data-testid="leftover">{mixed.leftover}</p>}
-        </section>
+        </Fold>
     );
 }

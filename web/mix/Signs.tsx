@@ -2,6 +2,7 @@ import { TextInput } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
 import type { Mixed, MixOrder } from '../api/types';
 import { Gun } from './Gun';
+import { Fold } from '../shared/Fold';
 
 interface Props {
     order: MixOrder;
@@ -19,10 +20,7 @@ export function Signs({ order, set, mixed, wrong }: Props): ReactElement {
     );
 
     return (
-        <section className="card signs" aria-labelledby="signs-title">
-            <h2 id="signs-title" className="card-title">
-                Does it run right, and how is the gun set?
-            </h2>
+        <Fold name="signs" title="Does it run right, and how is the gun set?" tells={seen?.says ?? mixed.pressure ?? 'watch the wall of the cup'} kind="signs">
             <div className="match-jars" role="group" aria-label="What it shows">
                 {mixed.signs.map((s) => (
                     <button key={s.sign} type="button" className="jar" aria-pressed={s.sign === sign} onClick={() => see(s.sign)}>
@@ -47,6 +45,6 @@ export function Signs({ order, set, mixed, wrong }: Props): ReactElement {
                     <Gun mixed={mixed} />
                 </>
             )}
-        </section>
+        </Fold>
     );
 }

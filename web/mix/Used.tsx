@@ -5,6 +5,7 @@ import { now } from '../api/clock';
 import { readNumber } from '../frame/numbers';
 import { record } from '../frame/outbox';
 import { ulid } from '../frame/ulid';
+import { Fold } from '../shared/Fold';
 
 /** What was really used: held against the table's figure, it corrects the next estimate for this gun and family. */
 export function Used({ buildId, order, mixed }: { buildId: string; order: MixOrder; mixed: Mixed | undefined }): ReactElement | null {
@@ -32,15 +33,12 @@ export function Used({ buildId, order, mixed }: { buildId: string; order: MixOrd
     };
 
     return (
-        <section className="card used" aria-labelledby="used-title">
-            <h2 id="used-title" className="card-title">
-                What it took
-            </h2>
+        <Fold name="used" title="What it took" tells={need.jobs === 0 ? 'nothing is learned of this gun and family yet' : `learned from ${need.jobs === 1 ? 'one job' : `${need.jobs} jobs`}`} kind="used">
             <p>{need.jobs === 0 ? 'Nothing is learned of this gun and family yet.' : `Learned from ${need.jobs === 1 ? 'one job' : `${need.jobs} jobs`} with this gun and family.`}</p>
             <TextInput label="Used of the mix, ml" inputMode="decimal" value={typed} error={wrong} onChange={(e) => type(e.currentTarget.value)} />
             <Button data-testid="log-use" disabled={typeof used !== 'number' || wrong !== undefined} onClick={log}>
                 So much was used
             </Button>
-        </section>
+        </Fold>
     );
 }

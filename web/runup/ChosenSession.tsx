@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import type { Edit, RunUp, RunUpBlock, RunUpColumn, Session } from '../api/types';
-import { shortName } from '../frame/Edge';
+import { shortName } from '../frame/shortName';
 import { SessionField } from '../shared/SessionField';
 import { keyOf } from './letters';
 import { MoveSitting } from './MoveSitting';

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import type { RunUp, RunUpColumn } from '../api/types';
-import { shortName } from '../frame/Edge';
+import { shortName } from '../frame/shortName';
 import { day, weekday } from '../frame/words';
 import { keyOf } from './letters';
 import { useDrag, type Dropped } from './useDrag';

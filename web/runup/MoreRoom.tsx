@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { api } from '../api/client';
 import type { Lever, Levers, RunUp } from '../api/types';
-import { shortName } from '../frame/Edge';
+import { shortName } from '../frame/shortName';
 import { wall } from '../frame/words';
 
 /** What would save the show or give room, best first: looked at, then taken. Nothing is dropped by itself. */

@@ -5,7 +5,7 @@ import { useState, type ReactElement } from 'react';
 import { api } from '../api/client';
 import { useNow } from '../api/clock';
 import type { Chance, Edit, Evenings, Lever, RunUp, ShowRow } from '../api/types';
-import { shortName } from '../frame/Edge';
+import { shortName } from '../frame/shortName';
 import { dayOf } from '../shared/sessions';
 import { PrintFoot, PrintHead } from '../frame/Printed';
 import { useFrame } from '../frame/queries';

@@ -5,7 +5,7 @@ import { useSearchParams } from 'react-router';
 import { api } from '../api/client';
 import { useNow } from '../api/clock';
 import type { SessionLine, SessionSheet } from '../api/types';
-import { shortName } from '../frame/Edge';
+import { shortName } from '../frame/shortName';
 import { Paper } from '../frame/Paper';
 import { clock, day, wall } from '../frame/words';
 import { roundsOf } from '../shared/rounds';

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import type { RunUp } from '../api/types';
-import { shortName } from '../frame/Edge';
+import { shortName } from '../frame/shortName';
 import { clock, day, wall } from '../frame/words';
 
 /** The same as a table: for reading, for paper, and for those who do not see the picture. */

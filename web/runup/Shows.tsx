@@ -1,7 +1,7 @@
 import { Button, Checkbox, TextInput } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
 import type { NewShow, RunUpBuild, ShowRow } from '../api/types';
-import { shortName } from '../frame/Edge';
+import { shortName } from '../frame/shortName';
 import { clockOf } from '../shared/sessions';
 
 const DEMANDS = [

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import type { Chance, RunUp, RunUpBuild } from '../api/types';
-import { shortName } from '../frame/Edge';
+import { shortName } from '../frame/shortName';
 import { day, wall } from '../frame/words';
 
 const WIDE = 640;

@@ -1,5 +1,5 @@
 import type { RunUpBlock, RunUpBuild } from '../api/types';
-import { shortName } from '../frame/Edge';
+import { shortName } from '../frame/shortName';
 
 /** A letter for each build, told apart: its first, or the next of its name that is free. */
 export function letters(builds: readonly RunUpBuild[]): Map<string, string> {

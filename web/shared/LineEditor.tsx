@@ -1,4 +1,4 @@
-import { useRef, type KeyboardEvent, type ReactElement, type RefObject } from 'react';
+import { useRef, useState, type KeyboardEvent, type ReactElement, type RefObject } from 'react';
 import type { ReadLine, Reading } from '../api/types';
 
 interface Props {
@@ -20,6 +20,7 @@ export function LineEditor({ text, setText, reading, rows, take, findPaint, area
     const under = useRef<HTMLDivElement>(null);
     const beside = useRef<HTMLOListElement>(null);
     const lines = text.split('\n');
+    const [caret, follow] = useState(0);
     const keys = (e: KeyboardEvent): void => {
         if (e.key === 'Enter' && (e.ctrlKey || e.metaKey)) {
             e.preventDefault();
@@ -33,45 +34,73 @@ export function LineEditor({ text, setText, reading, rows, take, findPaint, area
     };
 
     return (
-        <div className="editor" data-empty={text === ''} style={{ ['--rows' as string]: rows }}>
-            <div className="editor-text">
-                <div className="editor-under" ref={under} aria-hidden="true">
-                    {lines.map((line, i) => (
-                        <div key={i}>
-                            <Marked line={line} read={reading?.lines[i]} />
-                        </div>
-                    ))}
+        <>
+            <div className="editor" data-empty={text === ''} style={{ ['--rows' as string]: rows }}>
+                <div className="editor-text">
+                    <div className="editor-under" ref={under} aria-hidden="true">
+                        {lines.map((line, i) => (
+                            <div key={i}>
+                                <Marked line={line} read={reading?.lines[i]} />
+                            </div>
+                        ))}
+                    </div>
+                    <textarea
+                        ref={area}
+                        aria-label={label}
+                        aria-describedby="editor-says"
+                        value={text}
+                        spellCheck={false}
+                        autoComplete="off"
+                        autoCapitalize="off"
+                        wrap="off"
+                        autoFocus
+                        placeholder={example}
+                        onChange={(e) => setText(e.currentTarget.value)}
+                        onSelect={(e) => follow(e.currentTarget.value.slice(0, e.currentTarget.selectionStart).split('\n').length - 1)}
+                        onKeyDown={keys}
+                        onScroll={(e) => {
+                            if (under.current !== null && beside.current !== null) {
+                                under.current.style.transform = `translate(${-e.currentTarget.scrollLeft}px, ${-e.currentTarget.scrollTop}px)`;
+                                beside.current.style.transform = `translateY(${-e.currentTarget.scrollTop}px)`;
+                            }
+                        }}
+                    />
                 </div>
-                <textarea
-                    ref={area}
-                    aria-label={label}
-                    aria-describedby="editor-says"
-                    value={text}
-                    spellCheck={false}
-                    autoComplete="off"
-                    autoCapitalize="off"
-                    wrap="off"
-                    autoFocus
-                    placeholder={example}
-                    onChange={(e) => setText(e.currentTarget.value)}
-                    onKeyDown={keys}
-                    onScroll={(e) => {
-                        if (under.current !== null && beside.current !== null) {
-                            under.current.style.transform = `translate(${-e.currentTarget.scrollLeft}px, ${-e.currentTarget.scrollTop}px)`;
-                            beside.current.style.transform = `translateY(${-e.currentTarget.scrollTop}px)`;
-                        }
-                    }}
-                />
+                <div className="editor-beside">
+                    <ol ref={beside}>
+                        {lines.map((line, i) => (
+                            <Says key={i} line={line} read={reading?.lines[i]} />
+                        ))}
+                    </ol>
+                </div>
             </div>
-            <div className="editor-beside">
-                <ol ref={beside}>
-                    {lines.map((line, i) => (
-                        <Says key={i} line={line} read={reading?.lines[i]} />
-                    ))}
-                </ol>
-            </div>
-        </div>
+            <Whole lines={lines} reading={reading} caret={caret} />
+        </>
     );
+}
+
+/** The line one is on, read back whole; where it says nothing yet, the first that is not understood. */
+function Whole({ lines, reading, caret }: { lines: string[]; reading: Reading | undefined; caret: number }): ReactElement | null {
+    const own = (lines[caret] ?? '').trim() === '' ? undefined : reading?.lines[caret];
+    const read = own ?? reading?.lines.find((l) => l.problems.length > 0);
+    if (lines.every((l) => l.trim() === '')) {
+        return null;
+    }
+
+    return (
+        <p className="editor-whole" data-testid="read-back" data-wrong={(read?.problems.length ?? 0) > 0 || undefined}>
+            {read !== undefined && (
+                <>
+                    <strong>Line {read.number}: </strong>
+                    {read.problems.length > 0 ? read.problems.map((p) => p.sentence).join(' ') : wordsOf(read)}
+                </>
+            )}
+        </p>
+    );
+}
+
+function wordsOf(read: ReadLine): string {
+    return read.about === 'note' ? 'a note' : read.about === 'call-out' ? `${read.isNew ? '' : 'again: '}${read.title}` : [`${read.isNew ? '' : 'changes '}${read.title}`, ...read.phrases.map((p) => p.meaning)].join(' · ');
 }
 
 /** The line once more under what is typed, to carry the marks. */
@@ -105,7 +134,7 @@ function Says({ line, read }: { line: string; read: ReadLine | undefined }): Rea
             </li>
         );
     }
-    const words = read.about === 'note' ? 'a note' : read.about === 'call-out' ? `${read.isNew ? '' : 'again: '}${read.title}` : [`${read.isNew ? '' : 'changes '}${read.title}`, ...read.phrases.map((p) => p.meaning)].join(' · ');
+    const words = wordsOf(read);
 
     return (
         <li className="says" data-about={read.about} title={words}>

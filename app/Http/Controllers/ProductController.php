@@ -4,7 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use AmberStep\Core\Document\BadDocument;
+use AmberStep\Core\Document\Problems;
+use AmberStep\Core\Document\Reader;
+use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Product;
+use AmberStep\Core\Subject\PaintByName;
 use App\Http\Answer;
 use App\Http\Presenters\KitPresenter;
 use App\Repositories\ShelfRepository;
@@ -12,9 +17,12 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 
-/** Paints put on the shelf while a kit is typed in. */
+/** Paints put on the shelf while a kit is typed in: one that is described, or several of which only the names are known. */
 final readonly class ProductController
 {
+    /** Paints in one go. */
+    private const MOST = 40;
+
     public function __construct(private ShelfRepository $shelf, private Answer $answer)
     {
     }
@@ -30,5 +38,39 @@ final readonly class ProductController
         $this->shelf->put([$product]);
 
         return $this->answer->json(['product' => KitPresenter::product($product)], 201);
+    }
+
+    /**
+     * What several paints are taken for by their names; with "keep" they are put on the shelf, all or none.
+     *
+     * @throws BadDocument
+     */
+    public function several(Request $request): JsonResponse
+    {
+        $problems = new Problems;
+        $in = Reader::of($request->json()->all(), '', $problems);
+        $family = $in->oneOf('family', Family::class, Family::WaterAcrylic);
+        $keep = $in->flag('keep');
+        $known = array_fill_keys(array_map(static fn (Product $p): string => mb_strtolower($p->name), $this->shelf->shelf()->products), true);
+        $paints = [];
+        $in->each('paints', static function (Reader $paint) use (&$known, &$paints, $family, $problems): void {
+            $name = $paint->text('name', 120);
+            $swatch = $paint->optionalText('swatch', 7);
+            $paint->refuseTheRest();
+            if ($swatch !== null && preg_match('/\A#[0-9A-Fa-f]{6}\z/', $swatch) !== 1) {
+                $problems->add($paint->path('swatch'), 'is not a colour', 'write it as #7C96A3');
+            }
+            if ($name !== '' && ! isset($known[mb_strtolower($name)])) {
+                $known[mb_strtolower($name)] = true;
+                $paints[] = PaintByName::product(strtoupper((string) Str::ulid()), $name, $family, $swatch === null ? null : strtoupper($swatch));
+            }
+        }, self::MOST);
+        $in->refuseTheRest();
+        $problems->throwIfAny();
+        if ($keep && $paints !== []) {
+            $this->shelf->put($paints, count($paints) === 1 ? null : count($paints).' paints on the shelf');
+        }
+
+        return $this->answer->json(['products' => array_map(KitPresenter::product(...), $paints)], $keep ? 201 : 200);
     }
 }

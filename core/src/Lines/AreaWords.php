@@ -69,7 +69,7 @@ final readonly class AreaWords
 
     private function led(Phrase $phrase, string $areaId, string $partId): ?string
     {
-        foreach (['insideColour' => [['inside'], 'inside colour'], 'ground' => [['on', 'ground'], 'on a ground of'], 'preshade' => [['preshade', 'pre-shade'], 'pre-shaded with']] as $field => [$leads, $says]) {
+        foreach (['insideColour' => [['inside'], 'inside colour'], 'ground' => [['on'], 'on a ground of'], 'preshade' => [['preshade', 'pre-shade'], 'pre-shaded with']] as $field => [$leads, $says]) {
             $name = $phrase->behind(...$leads);
             if ($name !== null) {
                 if ($field === 'insideColour' && $this->colours->isNone($name) && $this->draft->find('parts', Ref::read($name, 'a part')) !== null) {
@@ -98,7 +98,8 @@ final readonly class AreaWords
         $also = $phrase->behind('also');
         $phrase = $also ?? $phrase;
         $kind = EdgeKind::tryFrom(explode(' ', $phrase->word())[0]);
-        if ($kind === null) {
+        // "soft vinyl" is what a part is made of.
+        if ($kind === null || isset(Vocabulary::part()[$phrase->word()])) {
             return null;
         }
         $about = $phrase->behind($kind->value) ?? throw new NotRead("a {$kind->value} edge to what, and how long", "write {$kind->value} 240 mm to upper B");

@@ -16,6 +16,8 @@ final readonly class LineTaker
 
     private AreaWords $areaWords;
 
+    private TwoReadings $twoReadings;
+
     private PartWords $partWords;
 
     private JointWords $jointWords;
@@ -27,6 +29,7 @@ final readonly class LineTaker
         $areas = new AreaFinder($draft);
         $this->colours = new ColourFinder($shelf, $draft);
         $this->areaWords = new AreaWords($draft, $this->colours, $areas);
+        $this->twoReadings = new TwoReadings($this->colours);
         $this->partWords = new PartWords($draft);
         $this->jointWords = new JointWords($draft, $areas);
         $this->phrases = new Phrases($draft);
@@ -150,7 +153,22 @@ final readonly class LineTaker
     private function fillArea(ReadLine $line, array $phrases, string $area, string $part): void
     {
         $known = [...array_keys(Vocabulary::area()), ...array_keys(Vocabulary::part()), ...$this->colours->names()];
-        $this->phrases->each($line, $phrases, fn (Phrase $p): ?string => $this->areaWords->read($p, $area, $part) ?? $this->partWords->read($p, $part) ?? $this->areaWords->colour($p, $area), $known, 'a size (84 or M), a colour, decals, pin wash, matt, soft 240 mm to another area; a paint that is not on the shelf is added first');
+        $first = null;
+        $read = function (Phrase $p) use ($area, $part, &$first): ?string {
+            $means = $this->areaWords->read($p, $area, $part) ?? $this->partWords->read($p, $part);
+            if ($means !== null) {
+                return $means;
+            }
+            $means = $this->areaWords->colour($p, $area);
+            $other = $means === null ? $this->twoReadings->of($p, Draft::text($this->draft->get('areas', $area, 'name'))) : ($first === null ? null : $this->twoReadings->second($p, $first));
+            if ($other !== null) {
+                throw $other;
+            }
+            $first = $p->text;
+
+            return $means;
+        };
+        $this->phrases->each($line, $phrases, $read, $known, 'a size (84 or M), a colour, what it is made of (brass, resin, soft vinyl), decals, pin wash, matt, soft 240 mm to another area; a paint that is not on the shelf is added first');
         if ($this->draft->get('areas', $area, 'face') === 'pane' && ! $this->draft->isSettled('parts', $part, 'substrate')) {
             $this->draft->set('parts', $part, 'substrate', 'clear-styrene');
         }

@@ -6,10 +6,7 @@ namespace AmberStep\Core\Subject;
 
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Material\Family;
-use AmberStep\Core\Material\Opacity;
 use AmberStep\Core\Material\Product;
-use AmberStep\Core\Material\Role;
-use AmberStep\Core\Material\Sheen;
 use AmberStep\Core\Material\Shelf;
 use Closure;
 
@@ -67,7 +64,7 @@ final readonly class Proposal
     {
         $paints = [];
         foreach ($this->missing as $name => ['swatch' => $swatch]) {
-            $paints[] = new Product($newId(), (string) $name, 'own', $family, Role::Colour, $swatch, Sheen::Satin, Opacity::Good);
+            $paints[] = PaintByName::product($newId(), (string) $name, $family, $swatch);
         }
 
         return $paints;

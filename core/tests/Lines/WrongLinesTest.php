@@ -40,11 +40,36 @@ final class WrongLinesTest extends TestCase
         self::assertSame(LinePrinter::text(self::read(self::GOOD)->kit, $shelf), LinePrinter::text($reading->kit, $shelf), 'nothing of it is taken in');
     }
 
+    public function test_what_is_proposed_for_a_thing_glued_on_can_be_written_so(): void
+    {
+        $problem = self::read("hull / upper A, 84, sea grey\nmirror, XS, sea grey, attach to hull")->unread()[0]->problems[0];
+        self::assertSame(1, preg_match('/"([^"]+)"/', $problem->right, $m));
+
+        $reading = self::read("hull / upper A, 84, sea grey\nmirror, XS, sea grey\n".($m[1] ?? ''));
+
+        self::assertSame([], $reading->unread());
+        self::assertSame('superglue', $reading->kit->joints[0]->glue?->value);
+    }
+
+    public function test_a_material_is_read_as_one_also_where_it_begins_like_an_edge(): void
+    {
+        $reading = self::read('tyre, S, sea grey, soft vinyl');
+
+        self::assertSame([], $reading->unread());
+        self::assertSame('soft-vinyl', $reading->kit->parts[0]->substrate->value);
+    }
+
     /** @return iterable<string, array{string, string, string, string}> line, what is marked, part of what is wrong, part of what would be right */
     public static function wrong(): iterable
     {
         $cases = [
             ['hull / upper C, sea gray', 'sea gray', 'not understood', 'did you mean sea grey'],
+            ['hull / upper C, M, sea grey, slate green', 'slate green', 'sea grey stands before it', '"on slate green"'],
+            ['hull / upper C, M, sea grey and slate green', 'sea grey and slate green', 'one colour', 'sea grey, on slate green'],
+            ['hull / upper C, M, sea grey/slate green', 'sea grey/slate green', 'one colour', 'two lines'],
+            ['hull / upper C, M, ground red', 'ground red', 'is no paint', '"on red"'],
+            ['mirror, XS, sea grey, attach to wing', 'attach to wing', 'is a joint', '"mirror to wing: mirror + wing, line, after paint, superglue"'],
+            ['aerial, XS, glued to hull with epoxy', 'glued to hull with epoxy', 'is a joint', 'after paint, epoxy"'],
             ['hull / upper C, decal', 'decal', 'not understood', 'did you mean decals'],
             ['hull / upper C, mat', 'mat', 'not understood', 'did you mean matt'],
             ['hull / upper C, 1,250.5', '1,250.5', 'two ways', '1250.5 or 1.2505'],
