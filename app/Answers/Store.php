@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Answers;
 
+use AmberStep\Core\Document\Id;
 use App\Models\Build;
 use Illuminate\Filesystem\Filesystem;
 
@@ -15,6 +16,9 @@ final class Store
 {
     /** Folders that nobody wrote to for so many seconds are swept. */
     private const SWEPT_AFTER = 14 * 86400;
+
+    /** Seconds after which nobody writes a file any more that has not got its name. */
+    private const HALF_AFTER = 3600;
 
     /** The answers of a compile that are asked after each press, and those that may follow. */
     private const TOGETHER = ['timetable', 'timetable-rest'];
@@ -159,11 +163,31 @@ final class Store
         }
     }
 
-    /** Throws away all that is kept for this database, and what others have left behind. */
+    /** Throws away all that is kept for this database. */
     public function sweep(): void
     {
+        (new Filesystem)->deleteDirectory($this->folder);
+    }
+
+    /**
+     * Throws away what is kept of builds that are gone, what a kill left half written, and what other databases left behind.
+     *
+     * @param  list<string>  $builds  ids of those that are there
+     */
+    public function tidy(array $builds): void
+    {
         $files = new Filesystem;
-        $files->deleteDirectory($this->folder);
+        foreach ((array) glob($this->folder.'/*', GLOB_ONLYDIR) as $folder) {
+            // What is no id is kept for all of them.
+            if (is_string($folder) && Id::isValid(basename($folder)) && ! in_array(basename($folder), $builds, true)) {
+                $files->deleteDirectory($folder);
+            }
+        }
+        foreach ((array) glob($this->folder.'/*/*.????????') as $half) {
+            if (is_string($half) && time() - (int) @filemtime($half) > self::HALF_AFTER) {
+                @unlink($half);
+            }
+        }
         foreach ((array) glob(base_path('var/cache/*'), GLOB_ONLYDIR) as $folder) {
             if (is_string($folder) && time() - (int) @filemtime($folder) > self::SWEPT_AFTER) {
                 $files->deleteDirectory($folder);

@@ -53,11 +53,11 @@ final readonly class Timetables
      */
     public function sheet(string $build, int $minutes): Kept
     {
-        return $this->remember($build, "sheet/{$minutes}", function (LoadedBuild $loaded, Problem $problem) use ($minutes): array {
+        return $this->remember($build, 'sheet', function (LoadedBuild $loaded, Problem $problem) use ($minutes): array {
             $shared = $this->together->plan($loaded, $problem, $this->marks->ofBuilds(), [$problem->context->nowEpoch, $minutes]);
 
             return [['build' => KitPresenter::name($loaded)] + BenchPresenter::sheet($shared->plan, $minutes, $shared->before($problem->context->nowEpoch + 60 * $minutes)), min($this->dayUntil($shared->plan), $shared->plan->validUntil)];
-        }, times: true);
+        }, times: true, asked: (string) $minutes);
     }
 
     /**
@@ -65,13 +65,14 @@ final readonly class Timetables
      *
      * @param  callable(LoadedBuild, Problem): (array<string, mixed>|array{array<string, mixed>, int})  $work  the answer, and until when it holds if that is before the day ends
      * @param  bool  $times  it tells when things are done: all builds bear on it
+     * @param  string  $asked  what was asked for: the last of it is kept, so that no reader makes as many files as it likes
      *
      * @throws NotFoundHttpException where there is no such build
      */
-    public function remember(string $build, string $name, callable $work, bool $times = false): Kept
+    public function remember(string $build, string $name, callable $work, bool $times = false, string $asked = ''): Kept
     {
         $mark = $this->mark($build);
-        $rests = $times ? $this->marks->withTimes($mark) : $mark;
+        $rests = ($times ? $this->marks->withTimes($mark) : $mark).($asked === '' ? '' : ' '.$asked);
         $now = $this->clock->epoch();
         $kept = $this->store->get($build, $name);
         if ($kept === null || ! $kept->holds($rests, $now)) {

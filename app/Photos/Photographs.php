@@ -24,14 +24,18 @@ final readonly class Photographs
 
     private const MOST_PIXELS = 40_000_000;
 
+    /** Seconds a picture may lie about before something shows it: it is sent before the place it belongs to is. */
+    private const UNUSED = 7 * 86400;
+
     private const QUALITY = 85;
 
     /**
+     * @param  list<string>  $fresh  gets its hash where it was not here yet
      * @return string its hash
      *
      * @throws BadDocument where it is no picture that can be kept
      */
-    public function keep(string $bytes): string
+    public function keep(string $bytes, array &$fresh = []): string
     {
         if (strlen($bytes) > self::MOST_BYTES) {
             throw BadDocument::at('photo', 'is over 10 MB', 'send a smaller picture');
@@ -59,21 +63,29 @@ final readonly class Photographs
         ob_start();
         imagejpeg($upright, null, self::QUALITY);
 
-        return $this->store((string) ob_get_clean());
+        return $this->store((string) ob_get_clean(), $fresh);
     }
 
     /**
-     * A picture of a file of ours, as it is.
+     * A picture of a parcel: through the same door as one that is sent. One that carries nothing but its picture, as
+     * we write them, stays as it is and keeps its name; any other is encoded anew and gets another.
      *
-     * @throws BadDocument where it is not the one its name says
+     * @param  list<string>  $fresh  gets its hash where it was not here yet
+     * @return string its hash
+     *
+     * @throws BadDocument where it is not the one its name says, or no picture that can be kept
      */
-    public function restore(string $hash, string $bytes): void
+    public function restore(string $hash, string $bytes, array &$fresh): string
     {
-        $size = strlen($bytes) > self::MOST_BYTES ? false : @getimagesizefromstring($bytes);
-        if (hash('sha256', $bytes) !== $hash || $size === false || $size[2] !== IMAGETYPE_JPEG) {
+        if (hash('sha256', $bytes) !== $hash) {
             throw BadDocument::at("photos/{$hash}.jpg", 'is not the picture that was kept', 'export the build again');
         }
-        $this->store($bytes);
+        $size = strlen($bytes) > self::MOST_BYTES ? false : @getimagesizefromstring($bytes);
+        if ($size !== false && $size[2] === IMAGETYPE_JPEG && max($size[0], $size[1]) <= self::SIDE && PlainJpeg::is($bytes) && @imagecreatefromstring($bytes) !== false) {
+            return $this->store($bytes, $fresh);
+        }
+
+        return $this->keep($bytes, $fresh);
     }
 
     /** @return string|null where it lies */
@@ -132,7 +144,30 @@ final readonly class Photographs
         }
     }
 
-    private function store(string $bytes): string
+    /**
+     * Throws away what nothing shows, and what a kill left half written.
+     *
+     * @param  list<string>  $shown  hashes
+     */
+    public function tidy(array $shown): void
+    {
+        foreach ((array) glob($this->folder().'/*') as $file) {
+            if (is_string($file) && ! in_array(basename($file, '.jpg'), $shown, true) && time() - (int) @filemtime($file) > self::UNUSED) {
+                @unlink($file);
+            }
+        }
+    }
+
+    /** @param  list<string>  $hashes  of pictures that came with a parcel that was refused after all */
+    public function forget(array $hashes): void
+    {
+        foreach ($hashes as $hash) {
+            @unlink($this->folder()."/{$hash}.jpg");
+        }
+    }
+
+    /** @param  list<string>  $fresh  gets its hash where it was not here yet */
+    private function store(string $bytes, array &$fresh = []): string
     {
         $hash = hash('sha256', $bytes);
         $file = $this->folder()."/{$hash}.jpg";
@@ -142,8 +177,11 @@ final readonly class Photographs
             }
             // Whole or not at all: it is written beside, and moved to its name.
             $part = $file.'.'.bin2hex(random_bytes(4));
-            file_put_contents($part, $bytes);
-            rename($part, $file);
+            if (@file_put_contents($part, $bytes) !== strlen($bytes) || ! @rename($part, $file)) {
+                @unlink($part);
+                throw new RuntimeException('the picture could not be written: the disk may be full');
+            }
+            $fresh[] = $hash;
         }
 
         return $hash;

@@ -8,6 +8,7 @@ use App\Models\Build;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Support\AppTestCase;
+use Tests\Support\Pictures;
 use ZipArchive;
 
 /** Photographs of places: encoded anew, kept by hash, marked, and taken along in a zip. */
@@ -181,17 +182,7 @@ final class PhotoTest extends AppTestCase
     #[DataProvider('orientations')]
     public function test_a_camera_held_on_its_side_gives_an_upright_picture(int $orientation, array $begin, array $end): void
     {
-        $image = imagecreatetruecolor(400, 200);
-        imagefill($image, 0, 0, (int) imagecolorallocate($image, 200, 200, 200));
-        imagefilledrectangle($image, 0, 0, 60, 60, (int) imagecolorallocate($image, 255, 0, 0));
-        imagefilledrectangle($image, 339, 0, 399, 60, (int) imagecolorallocate($image, 0, 0, 255));
-        ob_start();
-        imagejpeg($image, null, 95);
-        $jpeg = (string) ob_get_clean();
-        // One entry: Orientation (0x0112), a short.
-        $tiff = 'MM'.pack('nNn', 42, 8, 1).pack('nnNnn', 0x0112, 3, 1, $orientation, 0).pack('N', 0);
-        $exif = "Exif\0\0".$tiff;
-        $hash = $this->photo(substr($jpeg, 0, 2)."\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2), 'image/jpeg')->assertCreated()->json('hash');
+        $hash = $this->photo(Pictures::jpeg(400, 200, $orientation), 'image/jpeg')->assertCreated()->json('hash');
         $kept = imagecreatefromstring((string) $this->get("/api/photos/{$hash}.jpg")->streamedContent());
         self::assertNotFalse($kept);
         [$w, $h] = [imagesx($kept), imagesy($kept)];

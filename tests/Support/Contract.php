@@ -31,6 +31,12 @@ final class Contract
         return self::check($body, sprintf('/paths/%s/%s/responses/%s/content/application~1json/schema', self::escape($template), strtolower($method), $code));
     }
 
+    /** @return list<string> all paths of the document */
+    public static function paths(): array
+    {
+        return array_map(strval(...), array_keys(self::document()['paths']));
+    }
+
     /** @return string|null what is wrong with the request's body */
     public static function requestTrouble(string $method, string $path, string $body): ?string
     {

@@ -1,9 +1,10 @@
 import { Button, Select } from '@mantine/core';
 import { useRef, useState, type MouseEvent, type ReactElement } from 'react';
-import { api, Refused } from '../api/client';
+import { Refused } from '../api/client';
 import type { MaskFrame, MaskPlate } from '../api/types';
 import { ulid } from '../frame/ulid';
 import type { Change } from '../frame/useChange';
+import { keepPhotograph, NoPicture } from '../shared/photograph';
 
 type Shown = MaskFrame['tiles'][number] | undefined;
 
@@ -52,10 +53,10 @@ function PhotoUnder({ plate, change }: { plate: MaskPlate; change: Change }): Re
     const take = async (picture: File): Promise<void> => {
         say(null);
         try {
-            const { hash } = await api.post<{ hash: string }>('photos', picture);
+            const hash = await keepPhotograph(picture);
             await change.apply(`A photograph under ${plate.name}`, [...(photo === null ? [] : [{ op: 'remove' as const, list: 'photos', id: photo.id }]), { op: 'add', list: 'photos', value: { id: ulid(), target: plate.piece, hash, marks: [] } }]);
         } catch (error) {
-            say(error instanceof Refused ? error.sentence() : 'The bench cannot be reached: the picture was not kept.');
+            say(error instanceof Refused ? error.sentence() : error instanceof NoPicture ? error.message : 'The bench cannot be reached: the picture was not kept.');
         }
     };
     const name = (e: MouseEvent<HTMLButtonElement>): void => {

@@ -1,9 +1,10 @@
 import { Button } from '@mantine/core';
 import { useRef, useState, type MouseEvent, type ReactElement } from 'react';
-import { api, Refused } from '../api/client';
+import { Refused } from '../api/client';
 import type { Place } from '../api/types';
 import { ulid } from '../frame/ulid';
 import type { Change } from '../frame/useChange';
+import { keepPhotograph, NoPicture } from '../shared/photograph';
 
 type Photo = Place['photos'][number];
 
@@ -16,10 +17,10 @@ export function Photos({ place, change }: { place: Place; change: Change }): Rea
         say(null);
         send(true);
         try {
-            const { hash } = await api.post<{ hash: string }>('photos', chosen);
+            const hash = await keepPhotograph(chosen);
             await change.apply(`A photograph of ${place.name}`, [{ op: 'add', list: 'photos', value: { id: ulid(), target: place.id, hash, marks: [] } }]);
         } catch (error) {
-            say(error instanceof Refused ? error.sentence() : 'The bench cannot be reached: the picture was not kept.');
+            say(error instanceof Refused ? error.sentence() : error instanceof NoPicture ? error.message : 'The bench cannot be reached: the picture was not kept.');
         }
         send(false);
     };

@@ -7,7 +7,7 @@ namespace App\Console\Commands;
 use App\Build\Row;
 use App\Keeping\Cause;
 use App\Keeping\Copies;
-use App\Keeping\Logs;
+use App\Keeping\Tidy;
 use Illuminate\Console\Command;
 
 /** Copies the whole bench. */
@@ -17,7 +17,7 @@ final class CopyCommand extends Command
 
     protected $description = 'Copy the whole bench; amber:restore lists the copies';
 
-    public function handle(Copies $copies, Row $row): int
+    public function handle(Copies $copies, Row $row, Tidy $tidy): int
     {
         if ($this->option('day') !== true) {
             $copy = $copies->take(Cause::Asked);
@@ -25,10 +25,10 @@ final class CopyCommand extends Command
 
             return self::SUCCESS;
         }
-        Logs::turn();
         $known = $copies->ofToday();
         $copy = $known ?? $copies->take(Cause::Day);
         $gone = $row->emptyBin();
+        $tidy->up();
         $said = match (true) {
             $known !== null => 'The copy of today is there.',
             $copy !== null => "Copied: {$copy->name()}",

@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use AmberStep\Core\Document\BadDocument;
 use App\Build\BenchFile;
+use App\Build\BuildFile;
 use App\Build\Porter;
 use App\Photos\Parcel;
 
@@ -24,18 +25,22 @@ final class ImportCommand extends Speaks
             }
             $whole = $this->bytes();
             if (Parcel::isBench($whole) || BenchFile::isIn($whole)) {
-                $bench->take(str_starts_with($whole, 'PK') ? $parcel->unpack($whole, Parcel::BENCH) : $whole, $this->option('replace') === true);
+                $parcel->take($whole, Parcel::BENCH, function (string $json) use ($bench): void {
+                    $bench->take($json, $this->option('replace') === true);
+                });
                 $this->line('The whole bench is in.');
 
                 return self::SUCCESS;
             }
-            $file = $this->file();
             $mode = match (true) {
                 $this->option('replace') === true => Porter::REPLACE,
                 $this->option('copy') === true => Porter::COPY,
                 default => null,
             };
-            $this->line("{$file->kit->name} is in: ".$porter->import($file, $mode, anyway: $this->option('anyway') === true));
+            $parcel->take($whole, Parcel::BUILD, function (string $json) use ($porter, $mode): void {
+                $file = BuildFile::parse($json);
+                $this->line("{$file->kit->name} is in: ".$porter->import($file, $mode, anyway: $this->option('anyway') === true));
+            });
 
             return self::SUCCESS;
         });

@@ -56,9 +56,7 @@ abstract class Speaks extends Command
     /** @throws BadDocument */
     protected function file(): BuildFile
     {
-        $json = $this->bytes();
-
-        return BuildFile::parse(str_starts_with($json, 'PK') ? app(Parcel::class)->unpack($json) : $json);
+        return BuildFile::parse(app(Parcel::class)->json($this->bytes()));
     }
 
     /** @throws BadDocument */

@@ -50,7 +50,7 @@ final readonly class BuildController
     {
         $from = Answer::whole($request, 'from', 0, 0, 1_000_000);
 
-        return $this->answer->kept($this->timetables->remember($build, "log/{$from}", fn (LoadedBuild $loaded): array => ['build' => KitPresenter::name($loaded), ...(new LogPresenter($shelf->shelf()))->page($loaded, $from, $this->clock->epoch())]), $request);
+        return $this->answer->kept($this->timetables->remember($build, $from === 0 ? 'log' : 'log-page', fn (LoadedBuild $loaded): array => ['build' => KitPresenter::name($loaded), ...(new LogPresenter($shelf->shelf()))->page($loaded, $from, $this->clock->epoch())], asked: (string) $from), $request);
     }
 
     /** What can be looked for by its name, all of it: narrowed while one types, without asking again. */
@@ -72,8 +72,7 @@ final readonly class BuildController
     {
         $mode = $request->query('mode');
         $body = (string) $request->getContent();
-        $file = BuildFile::parse(str_starts_with($body, 'PK') ? $parcel->unpack($body) : $body);
-        $id = $porter->import($file, in_array($mode, [Porter::REPLACE, Porter::COPY], true) ? $mode : null, anyway: $request->query('changed') === Porter::ANYWAY);
+        $id = $parcel->take($body, Parcel::BUILD, static fn (string $json): string => $porter->import(BuildFile::parse($json), in_array($mode, [Porter::REPLACE, Porter::COPY], true) ? $mode : null, anyway: $request->query('changed') === Porter::ANYWAY));
 
         return $this->answer->json(['build' => KitPresenter::name($this->load($id))], 201);
     }

@@ -72,7 +72,9 @@ final readonly class CopyController
     public function takeBench(Request $request, BenchFile $bench, Parcel $parcel): JsonResponse
     {
         $body = (string) $request->getContent();
-        $bench->take(str_starts_with($body, 'PK') ? $parcel->unpack($body, Parcel::BENCH) : $body, $request->query('mode') === Porter::REPLACE);
+        $parcel->take($body, Parcel::BENCH, static function (string $json) use ($bench, $request): void {
+            $bench->take($json, $request->query('mode') === Porter::REPLACE);
+        });
 
         return $this->answer->json(['taken' => true], 201);
     }

@@ -53,6 +53,6 @@ final readonly class MaskController
             return $order === null ? throw BadDocument::at('order', 'is not the colours that are sprayed, each once', 'give their ids: '.implode(', ', $orders->ids())) : $orders->own($order);
         };
 
-        return $this->answer->kept($this->timetables->remember($build, 'order/'.md5(implode(' ', $ids)), $priced), $request);
+        return $this->answer->kept($this->timetables->remember($build, 'order', $priced, asked: md5(implode(' ', $ids))), $request);
     }
 }

@@ -14,6 +14,11 @@ final class Reader
 {
     use ReadsLists;
 
+    /** Control characters, breaks of line and paragraph, and marks that turn the direction of what follows: a name would hide what it is. */
+    public const NOT_IN_NAMES = '/[\p{Cc}\x{2028}\x{2029}\x{202A}-\x{202E}\x{2066}-\x{2069}\x{FEFF}]/u';
+
+    private const ONE_LINE = 400;
+
     /** @var array<string, true> */
     private array $asked = [];
 
@@ -51,11 +56,11 @@ final class Reader
         return $this->fields[$field] ?? null;
     }
 
-    /** Text of 1 to $most characters, in valid UTF-8 and without control characters. */
+    /** Text of 1 to $most characters on one line, in valid UTF-8, without control characters and without what turns its direction. */
     public function text(string $field, int $most = 200): string
     {
         $value = $this->raw($field);
-        if (is_string($value) && trim($value) !== '' && self::clean($value, $most)) {
+        if (is_string($value) && trim($value) !== '' && self::clean($value, $most, oneLine: true)) {
             return $value;
         }
         $this->problems->add($this->path($field), $value === null ? 'is missing' : 'is not a usable text', "give 1 to {$most} printable characters");
@@ -63,13 +68,14 @@ final class Reader
         return '?';
     }
 
+    /** The same, or nothing; a long one, such as a note, may have several lines. */
     public function optionalText(string $field, int $most = 2000): ?string
     {
         $value = $this->raw($field);
         if ($value === null || $value === '') {
             return null;
         }
-        if (is_string($value) && self::clean($value, $most)) {
+        if (is_string($value) && self::clean($value, $most, oneLine: $most <= self::ONE_LINE)) {
             return $value;
         }
         $this->problems->add($this->path($field), 'is not a usable text', "give up to {$most} printable characters or leave it out");
@@ -232,9 +238,9 @@ final class Reader
         return Id::NONE;
     }
 
-    private static function clean(string $value, int $most): bool
+    private static function clean(string $value, int $most, bool $oneLine): bool
     {
-        return mb_check_encoding($value, 'UTF-8') && mb_strlen($value) <= $most && preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/', $value) === 0;
+        return mb_check_encoding($value, 'UTF-8') && mb_strlen($value) <= $most && preg_match($oneLine ? self::NOT_IN_NAMES : '/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/', $value) === 0;
     }
 
     private static function shown(string $field): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace AmberStep\Core\Lines;
 
 use AmberStep\Core\Document\NotRead;
+use AmberStep\Core\Document\Reader;
 
 /** A thing by its name; the second of one name is "name ~2". */
 final readonly class Ref
@@ -29,6 +30,9 @@ final readonly class Ref
         }
         if (trim($text) === '') {
             throw new NotRead("{$what} has no name", "name it, such as {$what} port float");
+        }
+        if (preg_match(Reader::NOT_IN_NAMES, $text) === 1) {
+            throw new NotRead('a name holds a character that cannot be seen', 'write it anew, without line breaks and tabs');
         }
         if (mb_strlen($text) > 120) {
             throw new NotRead('a name has more than 120 characters', 'make it shorter');

@@ -26,7 +26,7 @@ final class Entry
 
     public function row(int $number): Row
     {
-        $under = array_unique(array_filter(array_map(static fn (Mark $m): ?string => $m->under, $this->marks)));
+        $under = array_unique(array_filter(array_map(static fn (Mark $m): ?string => $m->under, $this->marks), is_string(...)));
 
         return new Row($number, $this->marks[0]->title.($under === [] ? '' : ' under '.implode(', ', $under)), $this->marks[0]->kind, $this->marks[0]->swatch);
     }
