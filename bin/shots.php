@@ -69,16 +69,12 @@ $views = [
     ['log-day', 'log', 0, 1280, 800, 'day', ''], ['finish-day', 'finish', 4, 1280, 800, 'day', ''], ['evenings-day', 'evenings', 0, 1280, 800, 'day', 'away'], ['keep-booth', 'keep', 0, 1280, 800, 'booth', 'back'],
 ];
 $browser = Browser::open();
-preg_match_all("/^    '([a-z -]+)': /m", (string) file_get_contents(__DIR__.'/../web/frame/terms.ts'), $found);
-$words = $found[1];
 try {
     $builds = array_column($server->request('GET', '/api/frame')[1]['builds'], 'id');
     foreach ($views as [$name, $station, $build, $width, $height, $surround, $first]) {
         $browser->size($width, $height);
         $browser->driver->get($server->address().'/mark.svg');
         $browser->script('localStorage.setItem("amber.surround", arguments[0])', [$surround]);
-        // The words a newcomer meets first are met.
-        $browser->script('localStorage.setItem("amber.met", JSON.stringify(arguments[0]))', [$words]);
         if ($station === 'keep') {
             $server->request('POST', '/api/copies', []);
             $server->request('PUT', "/api/builds/{$builds[3]}/away", ['away' => true]);

@@ -128,7 +128,7 @@ function Screen(): ReactElement {
                     Help
                 </button>
             </nav>
-            <main className="page" inert={isOld(frame.dataUpdatedAt)}>
+            <main className="page" inert={isOld(frame.dataUpdatedAt) && !frame.isError && !damaged}>
                 <Notices />
                 {frame.isError && !damaged && (
                     <div className="notice" data-bad role="status">

@@ -10,6 +10,7 @@ use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Drying\Conditions;
 use AmberStep\Core\Drying\Reading;
 use AmberStep\Core\Kit\Kit;
+use AmberStep\Core\Kit\Photo;
 use AmberStep\Core\Log\Event;
 use AmberStep\Core\Material\Product;
 
@@ -69,6 +70,22 @@ final readonly class BuildFile
         $file = new self($id, Kit::fromArray($kitData), $products, $events, $readings);
 
         return $digest === null || $digest === $file->digest() ? $file : new self($id, $file->kit, $products, $events, $readings, true);
+    }
+
+    /**
+     * With photographs that have other names here.
+     *
+     * @param  array<string, string>  $names  new hashes by old ones
+     */
+    public function renamed(array $names): self
+    {
+        if ($names === []) {
+            return $this;
+        }
+        $kit = $this->kit->toArray();
+        $kit['photos'] = array_map(static fn (Photo $p): array => ['hash' => $names[$p->hash] ?? $p->hash] + $p->toArray(), $this->kit->photos);
+
+        return new self($this->id, Kit::fromArray($kit), $this->products, $this->events, $this->readings, $this->changed);
     }
 
     public function toJson(): string

@@ -6,7 +6,6 @@ namespace App\Photos;
 
 use AmberStep\Core\Document\BadDocument;
 use AmberStep\Core\Kit\Kit;
-use App\Build\BuildFile;
 use RuntimeException;
 use Throwable;
 use ZipArchive;
@@ -88,7 +87,7 @@ final readonly class Parcel
      *
      * @template T
      *
-     * @param  callable(string): T  $work  gets the file, with the names its photographs have here
+     * @param  callable(string, array<string, string>): T  $work  gets the file, and the new names of those that were encoded anew, by their old ones
      * @return T
      *
      * @throws BadDocument where it is no parcel of ours
@@ -96,7 +95,7 @@ final readonly class Parcel
     public function take(string $bytes, string $name, callable $work): mixed
     {
         if (! str_starts_with($bytes, 'PK')) {
-            return $work($bytes);
+            return $work($bytes, []);
         }
         $names = $fresh = [];
         try {
@@ -113,26 +112,11 @@ final readonly class Parcel
                 return self::entry($zip, $name);
             });
 
-            return $work(self::renamed($json, array_filter($names, static fn (string $is, string $was): bool => $is !== $was, ARRAY_FILTER_USE_BOTH)));
+            return $work($json, array_filter($names, static fn (string $is, string $was): bool => $is !== $was, ARRAY_FILTER_USE_BOTH));
         } catch (Throwable $wrong) {
             $this->photographs->forget($fresh);
             throw $wrong;
         }
-    }
-
-    /**
-     * @param  array<string, string>  $names  of pictures that were encoded anew: what they are called now, by what they were
-     */
-    private static function renamed(string $json, array $names): string
-    {
-        if ($names === []) {
-            return $json;
-        }
-        // Its digest was of the old names: where it was right, there is nothing to warn of.
-        $data = json_decode($json, true, 32);
-        $wasRight = is_array($data) && array_key_exists('digest', $data) && ! BuildFile::fromArray($data)->changed;
-
-        return strtr($wasRight ? (string) preg_replace('/,\s*"digest":\s*"[0-9a-f]{64}"/', '', $json) : $json, $names);
     }
 
     private static function hashOf(string $entry): ?string

@@ -75,6 +75,59 @@ final class BeginningsTest extends BrowserTestCase
         self::assertContains('quay ochre', array_column($this->server->request('GET', '/api/products')[1]['products'], 'name'));
     }
 
+    public function test_several_paints_nobody_has_are_put_on_the_shelf_in_one_go(): void
+    {
+        $this->go('kit');
+        $this->browser->see('.editor textarea')->click();
+        $this->browser->keys("radome, S, quay ochre\ncowling, S, old bronze, on pale straw");
+        $this->browser->click('[data-testid="missing-paints"]');
+        $this->browser->until(fn (): bool => $this->browser->count('.missing-paints li') === 3, 'all three are offered');
+        self::assertSame([], $this->browser->axe());
+        $this->browser->driver->findElement(\Facebook\WebDriver\WebDriverBy::xpath("//li[contains(., 'pale straw')]//button"))->click();
+        $this->browser->press('Put 2 on the shelf');
+        $this->browser->seeText('.typing-told', 'On the shelf: quay ochre, old bronze.');
+        $this->browser->seeText('[data-testid="editor-says"]', '1 understood, 1 not');
+        $shelf = array_column($this->server->request('GET', '/api/products')[1]['products'], null, 'name');
+        self::assertSame('metallic', $shelf['old bronze']['role']);
+        self::assertArrayNotHasKey('pale straw', $shelf);
+    }
+
+    public function test_a_paint_goes_where_its_phrase_stands_wherever_the_caret_is(): void
+    {
+        $this->go('kit');
+        $field = $this->browser->see('.editor textarea');
+        $field->click();
+        $this->browser->keys("radome, S, slate gren\nfairing, S, sea grey");
+        $this->browser->script('arguments[0].setSelectionRange(0, 0)', [$field]);
+        $this->browser->press('Look for');
+        $this->browser->see('[role="dialog"] [role="combobox"]')->clear();
+        $this->browser->see('[role="dialog"] [role="combobox"]')->sendKeys('Slate Green');
+        $this->browser->keys(WebDriverKeys::ENTER);
+        $this->browser->until(fn (): bool => $field->getDomProperty('value') === "radome, S, Linnet Slate Green\nfairing, S, sea grey", 'it went elsewhere');
+    }
+
+    public function test_an_area_is_worked_out_from_a_ruler_beside_its_field(): void
+    {
+        $this->go('kit');
+        $this->browser->script('document.querySelector("[data-at=\"2,2\"]").focus()');
+        $this->browser->press('Work out cm² of upper hull in grey');
+        $this->browser->see('.helper-fields input');
+        self::assertSame([], $this->browser->axe());
+        $fields = $this->browser->driver->findElements(\Facebook\WebDriver\WebDriverBy::cssSelector('.helper-fields input'));
+        foreach (['80', '30', '1 in', '2'] as $i => $text) {
+            $fields[$i]->click();
+            $this->browser->keys(WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, $text);
+        }
+        // Handbook 4: half span by mean chord, both halves; twice.
+        $cm2 = 2 * 2 * 80 * ((30 + 25.4) / 2) / 100;
+        $this->browser->seeText('[data-testid="area-sum"]', round($cm2).' cm²');
+        $fields[0]->click();
+        $this->browser->keys(WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, 'long');
+        $this->browser->seeText('.helper-fields', 'It is no length');
+        $this->browser->keys(WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, '80', WebDriverKeys::ENTER);
+        $this->browser->until(fn (): bool => array_column($this->server->request('GET', "/api/builds/{$this->build}/kit")[1]['areas'], 'cm2', 'name')['upper hull in grey'] == round($cm2), 'it is not in the kit');
+    }
+
     public function test_everything_of_a_house_rule_is_done_by_keys(): void
     {
         $this->go('bench');

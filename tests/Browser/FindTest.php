@@ -51,7 +51,7 @@ final class FindTest extends BrowserTestCase
         $this->browser->seeText('.find-none', 'Nothing here is called that');
         $this->browser->click('.sheet-close');
         $this->browser->click('.line-all');
-        $this->browser->press('Hull and wing');
+        $this->browser->press('Shearwater: Hull and wing');
         $this->browser->seeText('.hands-off [aria-current]', 'Hull and wing');
         self::assertSame(1, $this->browser->count('.hands-off [aria-current]'));
     }

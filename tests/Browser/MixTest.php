@@ -50,6 +50,7 @@ final class MixTest extends BrowserTestCase
         $known->selectByVisibleText('the area and its coats');
 
         // The gun beside it: one pair of readings gives what to set at rest for each task.
+        $this->unfold('signs');
         $this->type('At rest, bar', '1.75');
         $this->type('Trigger down, bar', '1,45');
         $this->browser->seeText('[data-testid="regulator"]', 'It drops 0.30 bar');
@@ -95,6 +96,7 @@ final class MixTest extends BrowserTestCase
 
         // What it took changes the next estimate: one more job is in the mean.
         $before = $this->mixed()['need'];
+        $this->unfold('used');
         $this->type('Used of the mix, ml', '99');
         $this->browser->click('[data-testid="log-use"]');
         $this->browser->seeText('[data-testid="need"]', 'learned from 7 jobs');
@@ -103,6 +105,7 @@ final class MixTest extends BrowserTestCase
         self::assertEqualsWithDelta((6 * log($factor($before)) + log(99 / $before['plainMl'])) / 7, log(min(3.0, $factor($after))), 0.005);
         $this->browser->seeText('.much-total', sprintf('%.2f ml', $after['totalMl']));
 
+        $this->unfold('pot');
         $this->type('Pot life by its label, min at 20 °C', '60');
         $this->browser->seeText('[data-testid="pot"]', 'Hardened now it dies');
         $this->browser->seeText('[data-testid="pot-jobs"]', 'while it lives');
@@ -119,6 +122,53 @@ final class MixTest extends BrowserTestCase
         $parts = [['product' => $kit['id'], 'name' => 'grey', 'stuff' => 'paint', 'amount' => '1', 'base' => 'parts', 'drops' => ''], ['product' => null, 'name' => 'own thinner', 'stuff' => 'water', 'amount' => '0.65', 'base' => 'parts', 'drops' => '']];
 
         return $this->server->request('POST', "/api/builds/{$this->build}/mix", ['parts' => $parts, 'known' => 'area', 'cm2' => $this->value('Area, cm²'), 'coats' => $this->value('Coats'), 'tool' => 'airbrush', 'gun' => '0.35'])[1];
+    }
+
+    public function test_it_opens_with_what_how_much_and_the_cup_and_the_rest_is_remembered(): void
+    {
+        foreach ([[1280, 800], [820, 1180]] as [$width, $height]) {
+            $this->browser->size($width, $height);
+            $this->go('mix');
+            $this->browser->seeText('[data-testid="cups"]', '3.17 ml');
+            $tops = $this->browser->script('return [".parts-table", ".how-much", ".cup"].map((s) => document.querySelector(s).getBoundingClientRect().top)');
+            self::assertLessThan($height, max($tops), 'what, how much and the cup are in sight');
+            self::assertSame(0, $this->browser->count('.mix details.fold[open]'));
+        }
+        self::assertStringContainsString('Linnet Sea Grey: 12.0 ml', $this->browser->text('[data-fold="jars"] .fold-tells'));
+        $this->unfold('look');
+        $this->go('mix');
+        $this->browser->see('.fold[data-fold="look"][open] .look-table');
+    }
+
+    public function test_a_colour_is_taken_from_a_point_of_a_photograph_and_found_ratios_name_their_jars(): void
+    {
+        $picture = imagecreatetruecolor(800, 600);
+        imagefill($picture, 0, 0, (int) imagecolorallocate($picture, 124, 150, 163));
+        imagefilledrectangle($picture, 400, 0, 799, 599, (int) imagecolorallocate($picture, 200, 40, 30));
+        $file = sys_get_temp_dir().'/amber-point.png';
+        imagepng($picture, $file);
+        $this->go('mix');
+        $this->browser->press('The colour');
+        $this->browser->see('.match');
+        $this->browser->driver->findElement(WebDriverBy::cssSelector('input[aria-label="A photograph to take a colour from"]'))->sendKeys($file);
+        $canvas = $this->browser->see('.photo-sheet canvas');
+        $point = 'const c = arguments[0], b = c.getBoundingClientRect(); c.dispatchEvent(new MouseEvent("click", {bubbles: true, clientX: b.left + b.width * arguments[1], clientY: b.top + b.height / 2}));';
+        $this->browser->script($point, [$canvas, 0.75]);
+        $this->browser->until(fn (): bool => $this->value('Wanted, as #RRGGBB') === '#C8281E', 'the red');
+        $this->browser->script($point, [$canvas, 0.25]);
+        $this->browser->until(fn (): bool => $this->value('Wanted, as #RRGGBB') === '#7C96A3', 'the grey');
+        $this->browser->script('arguments[0].focus()', [$canvas]);
+        $this->browser->keys(WebDriverKeys::SHIFT, ...array_fill(0, 20, WebDriverKeys::ARROW_RIGHT));
+        $this->browser->keys(WebDriverKeys::NULL);
+        $this->browser->until(fn (): bool => $this->value('Wanted, as #RRGGBB') === '#C8281E', 'by keys');
+        self::assertSame([], $this->browser->axe());
+
+        // The colours of this build stand first.
+        self::assertStringStartsWith('Linnet Sea Grey', (string) $this->browser->script('return [...document.querySelectorAll("[aria-label=Jars] .jar")].map((b) => b.textContent).filter((t) => t.includes("Sea Grey") || t.includes("Harbour"))[0]'));
+        $this->browser->press('Linnet Slate Green');
+        $this->browser->press('Linnet Pale Grey');
+        $this->browser->seeText('[data-testid="match"]', 'Linnet Slate Green');
+        self::assertMatchesRegularExpression('/\d+ Linnet (Slate Green|Pale Grey) : \d+ Linnet (Slate Green|Pale Grey)/', $this->browser->text('[data-testid="match"] strong'));
     }
 
     public function test_a_ratio_is_found_and_mixed_and_tones_and_a_spoon_are_read(): void
@@ -159,6 +209,7 @@ final class MixTest extends BrowserTestCase
         $this->browser->seeText('.parts-table', 'Linnet Ground White');
 
         // Out of the jars, into one, and how large its drops are.
+        $this->unfold('jars');
         $this->browser->press('It came out of the jars');
         $this->browser->seeText('[data-testid="jars-say"]', 'ml of Linnet Ground White');
         $this->browser->click('[aria-label="Look into Linnet Ground White"]');
@@ -191,6 +242,13 @@ final class MixTest extends BrowserTestCase
     private function plan(): array
     {
         return $this->server->request('GET', "/api/builds/{$this->build}/plan")[1];
+    }
+
+    /** What is opened when it is wanted, and stays open. */
+    private function unfold(string $name): void
+    {
+        $this->browser->click(".fold[data-fold='{$name}']:not([open]) > summary");
+        $this->browser->see(".fold[data-fold='{$name}'][open] .fold-body");
     }
 
     private function value(string $label): string

@@ -119,6 +119,7 @@ final class SettleTest extends BrowserTestCase
         self::assertSame('booth', $this->browser->script('return document.documentElement.dataset.surround'));
 
         $this->browser->keys('?');
+        $this->browser->press('Keys');
         $this->browser->see('[role="dialog"] .keys');
         $this->browser->click('[role="dialog"] .tick-label');
         $this->browser->click('.sheet-close');

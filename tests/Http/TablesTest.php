@@ -54,7 +54,7 @@ final class TablesTest extends AppTestCase
     public function test_the_shelf_out_in_and_out_is_the_same_bytes(): void
     {
         $this->send('POST', '/api/products', ['name' => '=SUM("A1"); "odd", name', 'range' => '-7', 'family' => 'enamel', 'role' => 'wash'])->assertCreated();
-        Product::query()->create(['id' => self::ulid(8), 'position' => 900, 'body' => ['id' => self::ulid(8), 'name' => "two\nlines", 'range' => '@home', 'family' => 'lacquer', 'role' => 'colour', 'swatch' => '#123456', 'triedOn' => ['soft vinyl', 'putty'], 'label' => ['flash' => 12, 'temperatureC' => 23, 'humidity' => 0.5]]]);
+        Product::query()->create(['id' => self::ulid(8), 'position' => 900, 'body' => ['id' => self::ulid(8), 'name' => ' "two", lines ', 'range' => '@home', 'family' => 'lacquer', 'role' => 'colour', 'swatch' => '#123456', 'triedOn' => ['soft vinyl', 'putty'], 'label' => ['flash' => 12, 'temperatureC' => 23, 'humidity' => 0.5]]]);
         $this->send('PUT', '/api/house', ['question' => 'wash', 'position' => null])->assertOk();
         $csv = $this->csv('/api/products.csv');
         self::assertStringContainsString("\"'=SUM(", $csv, 'a formula is disarmed');

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Http;
 
 use App\Answers\Store;
-use App\Keeping\Tidy;
+use App\Answers\Tidy;
 use App\Models\Build;
 use App\Photos\Photographs;
 use Tests\Support\AppTestCase;

@@ -198,7 +198,7 @@ final class CopiesTest extends FileTestCase
         self::assertSame($was, $this->everything(), 'what is here is asked about first');
         $this->say('amber:import', ['file' => "{$this->folder}/all.zip", '--replace' => true]);
         self::assertSame(1, count((array) glob("{$this->folder}/fresh/backups/*.replace.sqlite")));
-        self::assertSame(app(BenchFile::class)->toJson(), app(Parcel::class)->unpack((string) file_get_contents("{$this->folder}/again.zip"), Parcel::BENCH));
+        self::assertSame(app(BenchFile::class)->toJson(), app(Parcel::class)->json((string) file_get_contents("{$this->folder}/again.zip"), Parcel::BENCH));
     }
 
     /** @return string the hash of a picture its first joint has from now on */

@@ -31,9 +31,10 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
     const at = useNow();
     const [minutes, setMinutes] = useMinutes();
     const [query] = useSearchParams();
-    const { data: bench, isPlaceholderData, dataUpdatedAt } = useBench(buildId, minutes);
+    const { data: bench, isPlaceholderData, dataUpdatedAt, isError } = useBench(buildId, minutes);
     const [sheet, show] = useState<Sheet>(null);
     const [seenOn, see] = useState<string[]>([]);
+    const old = isOld(dataUpdatedAt) && !isError;
     const isSent = useSent();
     const cost = useCost();
     const step = bench?.current ?? null;
@@ -60,13 +61,13 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
     };
     const keys = useMemo(
         () => ({
-            Enter: () => step !== null && !isOld(dataUpdatedAt) && step.list === null && !sent && masks.ready && press.allows(Date.now()) && done(at),
+            Enter: () => step !== null && !old && step.list === null && !sent && masks.ready && press.allows(Date.now()) && done(at),
             w: () => (bench?.faultPlaces.length ?? 0) > 0 && show('fault'),
             t: () => step !== null && show('time'),
             m: () => document.getElementById('minutes')?.focus(),
         }),
         // eslint-disable-next-line react-hooks/exhaustive-deps
-        [step, dataUpdatedAt, sent, masks.ready, parts, at, buildId, press.last, press.isTwice, bench?.faultPlaces.length],
+        [step, old, sent, masks.ready, parts, at, buildId, press.last, press.isTwice, bench?.faultPlaces.length],
     );
     useKeys(keys);
     const closeFault = (): void => {
@@ -80,7 +81,7 @@ export default function BenchPage({ buildId }: { buildId: string }): ReactElemen
     const zone = bench.build.zone;
 
     return (
-        <div className="bench" data-stale={isPlaceholderData || isOld(dataUpdatedAt) || undefined} inert={isOld(dataUpdatedAt)}>
+        <div className="bench" data-stale={isPlaceholderData || old || undefined} inert={old}>
             <div className="page-head">
                 <h1>Hands on now</h1>
                 <MinutesField minutes={minutes} set={setMinutes} follows={bench.follows.length} idle={bench.idleMinutes} />

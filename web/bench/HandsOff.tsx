@@ -13,7 +13,9 @@ import { minutesUntil, span, wall } from '../frame/words';
  * @param asked - the piece one came for from the hold line
  */
 export function HandsOff({ bench, asked }: { bench: Bench; asked: string | null }): ReactElement {
-    const come = useCallback((row: HTMLLIElement | null): void => row?.scrollIntoView({ block: 'nearest' }), []);
+    const come = useCallback((row: HTMLLIElement | null): void => {
+        row?.scrollIntoView({ block: 'nearest' });
+    }, []);
     const here = (pieceId: string): { ref?: typeof come; 'aria-current'?: 'true' } => (asked !== null && pieceId === asked ? { ref: come, 'aria-current': 'true' } : {});
     const at = useNow();
     const zone = bench.build.zone;

@@ -16,7 +16,9 @@ export function FindSheet({ buildId, opened, close }: { buildId: string; opened:
     const [typed, type] = useState('');
     const [at, choose] = useState(0);
     const found = search(data?.things ?? [], typed);
-    const come = useCallback((row: HTMLLIElement | null): void => row?.scrollIntoView({ block: 'nearest' }), []);
+    const come = useCallback((row: HTMLLIElement | null): void => {
+        row?.scrollIntoView({ block: 'nearest' });
+    }, []);
     const leave = (): void => {
         type('');
         choose(0);

@@ -5,6 +5,8 @@ import { span } from '../frame/words';
 import { CellShape, Patterns } from './CellShape';
 import { LONGEST, type Placed, type PlacedColumn, yOf } from './geometry';
 
+/** px a count of coats takes in its cell. */
+const COATS = 20;
 /** Minutes: a planned wait shorter than this is no lid, the layer's coats take as long. */
 const SHORT = 60;
 
@@ -76,7 +78,7 @@ export function Drawing({ plan, placed, spot, choose, numbers }: Props): ReactEl
                             <CellShape cell={cell} base={column.column.baseSwatch} x={column.x} y={placed.tops[cell.row] ?? 0} width={column.width} height={placed.heights[cell.row] ?? 0} />
                             {cell.pins.length > 0 && <PinMark x={column.x + (column.width > 20 ? 3 : 1)} y={(placed.tops[cell.row] ?? 0) + 2} />}
                             {cell.coats > 1 && column.width > 30 && cell.kind !== 'bare' && (
-                                <text x={column.x + 8 + (cell.pins.length > 0 ? 8 : 0)} y={(placed.tops[cell.row] ?? 0) + (placed.heights[cell.row] ?? 0) / 2 + 5} className="cell-coats" fill={inkOn(cell)}>
+                                <text x={column.x + 6 + (cell.pins.length > 0 ? 8 : 0)} y={(placed.tops[cell.row] ?? 0) + (placed.heights[cell.row] ?? 0) / 2 + 5} className="cell-coats" fill={inkOn(cell)}>
                                     ×{cell.coats}
                                 </text>
                             )}
@@ -106,7 +108,10 @@ export function Drawing({ plan, placed, spot, choose, numbers }: Props): ReactEl
                     }
                     const y = yOf(lid.row + lid.at, placed);
                     const minutes = lid.until === null || lid.from === null ? 0 : Math.round((Date.parse(lid.until) - (lid.running ? at : Date.parse(lid.from))) / 60000);
-                    const text = span(Math.max(0, minutes));
+                    const coats = section.cells.find((c) => c.column === lid.column && c.row === lid.row && c.kind !== 'bare')?.coats ?? 1;
+                    const side = coats > 1 && column.width > 30 ? COATS : 0;
+                    // Beside the count of coats there is room for the whole wait, for a short one, or for none.
+                    const text = [span(Math.max(0, minutes)), shortSpan(minutes)].find((words) => fits(words, column.width - side)) ?? '';
                     if (!lid.running && minutes < SHORT) {
                         return null;
                     }
@@ -114,7 +119,7 @@ export function Drawing({ plan, placed, spot, choose, numbers }: Props): ReactEl
                     return (
                         <g key={i} pointerEvents="none">
                             <rect x={column.x + 3} y={y + 1.5} width={Math.max(3, column.width - 6)} height={lid.running ? 6 : 3.5} fill="var(--amber)" stroke="var(--mark-line)" strokeWidth={lid.running ? 1.2 : 0.7} />
-                            {fits(text, column.width) && <LidText x={column.x + column.width - 7} y={y + 17} text={text} bold={lid.running} />}
+                            {text !== '' && <LidText x={column.x + column.width - 7} y={y + 17} text={text} bold={lid.running} />}
                         </g>
                     );
                 })}
@@ -195,6 +200,11 @@ function ColumnFoot({ name, cm2, measured, x, width, y }: { name: string; cm2: n
             {name}
         </text>
     );
+}
+
+/** 45m, 39h, 3d. */
+function shortSpan(minutes: number): string {
+    return minutes < 100 ? `${minutes}m` : minutes < 72 * 60 ? `${Math.round(minutes / 60)}h` : `${Math.round(minutes / 1440)}d`;
 }
 
 /** As much of an area's name as the foot has room for, and how many more it stands for. */

@@ -34,10 +34,10 @@ const VIEWS: [View, string][] = [
 
 /** The whole finish as one drawing, with what the rules find beside it. */
 export default function LayersPage({ buildId }: { buildId: string }): ReactElement {
-    const { data: plan, dataUpdatedAt } = usePlan(buildId);
+    const { data: plan, dataUpdatedAt, isError } = usePlan(buildId);
     const [query] = useSearchParams();
 
-    return plan === undefined ? <p>Working out the plan.</p> : <Layers key={`${plan.build.id} ${query.toString()}`} plan={plan} asked={query} old={isOld(dataUpdatedAt)} />;
+    return plan === undefined ? <p>Working out the plan.</p> : <Layers key={`${plan.build.id} ${query.toString()}`} plan={plan} asked={query} old={isOld(dataUpdatedAt) && !isError} />;
 }
 
 /**

@@ -11,7 +11,9 @@ type Planned = Stage['steps'][number];
 export function StageRow({ stage, number, zone, asked }: { stage: Stage; number: number; zone: string; asked: string | null }): ReactElement {
     const at = useNow();
     const [open, turn] = useState(stage.steps.some((s) => s.key === asked));
-    const come = (row: HTMLLIElement | null): void => row?.scrollIntoView({ block: 'center' });
+    const come = (row: HTMLLIElement | null): void => {
+        row?.scrollIntoView({ block: 'center' });
+    };
     const best = bestOf(stage.steps);
     const pieces = [...new Set(stage.steps.map((s) => s.piece))];
     const id = `stage-${number}`;

@@ -14,7 +14,9 @@ interface Props {
 export function PreviewBox({ fix, preview, apply, close }: Props): ReactElement {
     const box = useRef<HTMLDivElement>(null);
     // What a press would change is answered where the press was, never below what one sees.
-    useEffect(() => box.current?.scrollIntoView({ block: 'nearest' }), [preview]);
+    useEffect(() => {
+        box.current?.scrollIntoView({ block: 'nearest' });
+    }, [preview]);
 
     return (
         <div className="preview" role="status" aria-busy={preview === null} ref={box}>

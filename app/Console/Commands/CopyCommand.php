@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Answers\Tidy;
 use App\Build\Row;
 use App\Keeping\Cause;
 use App\Keeping\Copies;
-use App\Keeping\Tidy;
 use Illuminate\Console\Command;
 
 /** Copies the whole bench. */

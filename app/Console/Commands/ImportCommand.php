@@ -25,8 +25,8 @@ final class ImportCommand extends Speaks
             }
             $whole = $this->bytes();
             if (Parcel::isBench($whole) || BenchFile::isIn($whole)) {
-                $parcel->take($whole, Parcel::BENCH, function (string $json) use ($bench): void {
-                    $bench->take($json, $this->option('replace') === true);
+                $parcel->take($whole, Parcel::BENCH, function (string $json, array $names) use ($bench): void {
+                    $bench->take(strtr($json, $names), $this->option('replace') === true);
                 });
                 $this->line('The whole bench is in.');
 
@@ -37,8 +37,8 @@ final class ImportCommand extends Speaks
                 $this->option('copy') === true => Porter::COPY,
                 default => null,
             };
-            $parcel->take($whole, Parcel::BUILD, function (string $json) use ($porter, $mode): void {
-                $file = BuildFile::parse($json);
+            $parcel->take($whole, Parcel::BUILD, function (string $json, array $names) use ($porter, $mode): void {
+                $file = BuildFile::parse($json)->renamed($names);
                 $this->line("{$file->kit->name} is in: ".$porter->import($file, $mode, anyway: $this->option('anyway') === true));
             });
 

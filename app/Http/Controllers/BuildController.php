@@ -72,7 +72,7 @@ final readonly class BuildController
     {
         $mode = $request->query('mode');
         $body = (string) $request->getContent();
-        $id = $parcel->take($body, Parcel::BUILD, static fn (string $json): string => $porter->import(BuildFile::parse($json), in_array($mode, [Porter::REPLACE, Porter::COPY], true) ? $mode : null, anyway: $request->query('changed') === Porter::ANYWAY));
+        $id = $parcel->take($body, Parcel::BUILD, static fn (string $json, array $names): string => $porter->import(BuildFile::parse($json)->renamed($names), in_array($mode, [Porter::REPLACE, Porter::COPY], true) ? $mode : null, anyway: $request->query('changed') === Porter::ANYWAY));
 
         return $this->answer->json(['build' => KitPresenter::name($this->load($id))], 201);
     }

@@ -72,8 +72,8 @@ final readonly class CopyController
     public function takeBench(Request $request, BenchFile $bench, Parcel $parcel): JsonResponse
     {
         $body = (string) $request->getContent();
-        $parcel->take($body, Parcel::BENCH, static function (string $json) use ($bench, $request): void {
-            $bench->take($json, $request->query('mode') === Porter::REPLACE);
+        $parcel->take($body, Parcel::BENCH, static function (string $json, array $names) use ($bench, $request): void {
+            $bench->take(strtr($json, $names), $request->query('mode') === Porter::REPLACE);
         });
 
         return $this->answer->json(['taken' => true], 201);

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Keeping;
+namespace App\Answers;
 
-use App\Answers\Store;
+use App\Keeping\Logs;
 use App\Models\Build;
 use App\Photos\Photographs;
 use Illuminate\Support\Facades\DB;
