@@ -30,9 +30,10 @@ interface ErrorBody {
     error?: { message?: string; problems?: Problem[]; there?: Record<string, unknown>; kind?: string };
 }
 
-async function reach(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Response> {
+async function reach(method: string, path: string, body?: unknown, headers: Record<string, string> = {}, signal?: AbortSignal): Promise<Response> {
     try {
         const asked = fetch('/api/' + path, {
+            signal: signal ?? null,
             method,
             headers: body === undefined ? headers : { 'Content-Type': body instanceof Blob ? body.type : 'application/json', ...headers },
             body: body === undefined ? null : typeof body === 'string' || body instanceof Blob ? body : JSON.stringify(body),
@@ -56,8 +57,8 @@ async function read<T>(response: Response): Promise<T> {
     return data;
 }
 
-async function call<T>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<T> {
-    return read<T>(await reach(method, path, body, headers));
+async function call<T>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}, signal?: AbortSignal): Promise<T> {
+    return read<T>(await reach(method, path, body, headers, signal));
 }
 
 /** What was answered last, by path, with the tag that says whether it still stands. */
@@ -82,6 +83,6 @@ async function renew<T>(path: string): Promise<T> {
 export const api = {
     renew,
     get: <T>(path: string): Promise<T> => call<T>('GET', path),
-    post: <T>(path: string, body: unknown, headers?: Record<string, string>): Promise<T> => call<T>('POST', path, body, headers),
+    post: <T>(path: string, body: unknown, headers?: Record<string, string>, signal?: AbortSignal): Promise<T> => call<T>('POST', path, body, headers, signal),
     put: <T>(path: string, body: unknown): Promise<T> => call<T>('PUT', path, body),
 };

@@ -176,7 +176,9 @@ export function yOf(rows: number, { tops, heights }: Placed): number {
 
 /** Where a piece or an area is looked at: what is planned on it next, or what lies on top. */
 export function spotOf(plan: Plan, asked: URLSearchParams): { column: number; row: number } | null {
-    const column = plan.section.columns.findIndex((c) => c.areaId === asked.get('area') || c.pieceId === asked.get('piece'));
+    const fits = plan.section.columns.map((c, i) => (c.areaId === asked.get('area') || c.pieceId === asked.get('piece') ? i : -1)).filter((i) => i >= 0);
+    // Of a piece it is what still waits that one comes for.
+    const column = fits.find((i) => plan.section.cells.some((c) => c.column === i && c.steps.length > 0)) ?? fits[0] ?? -1;
     const cells = plan.section.cells.filter((c) => c.column === column);
     const rows = cells.filter((c) => c.steps.length > 0).map((c) => c.row);
     const row = rows.length > 0 ? Math.min(...rows) : Math.max(...cells.map((c) => c.row));

@@ -15,7 +15,8 @@ export function useReading<T extends Reading = Reading>(buildId: string, revisio
     const [rested] = useDebouncedValue(text, REST_MS);
     const ask = (of: string, plan: boolean) => ({
         queryKey: ['reading', path, buildId, revision, of, whole, plan],
-        queryFn: () => api.post<T>(`builds/${buildId}/${path}/read`, { text: of, whole, plan }),
+        // What nobody waits for any more, since more was typed or the page was left, is let go of.
+        queryFn: ({ signal }: { signal: AbortSignal }) => api.post<T>(`builds/${buildId}/${path}/read`, { text: of, whole, plan }, undefined, signal),
         enabled: of.trim() !== '' && (!plan || path === 'lines'),
         placeholderData: keepPreviousData,
         refetchInterval: false as const,
