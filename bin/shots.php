@@ -64,7 +64,7 @@ $views = [
     ['surface-day', 'surface', 2, 1280, 800, 'day', ''],
     ['masks-day', 'masks', 0, 1280, 800, 'day', ''], ['shapes-booth', 'masks?view=shapes&shape=spiral', 0, 1280, 800, 'booth', ''],
     ['mix-day', 'mix', 0, 1280, 800, 'day', 'two'],
-    ['bench-day', 'bench', 0, 1280, 800, 'day', ''], ['bench-tablet', 'bench', 0, 820, 1180, 'day', ''],
+    ['bench-day', 'bench', 0, 1280, 800, 'day', ''],
     ['layers-booth', 'layers', 0, 1280, 800, 'booth', ''],
     ['log-day', 'log', 0, 1280, 800, 'day', ''], ['finish-day', 'finish', 4, 1280, 800, 'day', ''], ['evenings-day', 'evenings', 0, 1280, 800, 'day', 'away'], ['keep-booth', 'keep', 0, 1280, 800, 'booth', 'back'],
 ];

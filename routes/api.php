@@ -92,6 +92,7 @@ Route::post('builds/{build}/areas.csv', [TableController::class, 'takeAreas']);
 Route::get('products', [ProductController::class, 'index']);
 Route::post('products', [ProductController::class, 'store']);
 Route::post('products/several', [ProductController::class, 'several']);
+Route::put('packs', [ProductController::class, 'packs']);
 Route::get('products.csv', [TableController::class, 'products']);
 Route::post('products.csv', [TableController::class, 'takeProducts']);
 Route::get('builds/{build}/house', [HouseController::class, 'show']);

@@ -39,6 +39,22 @@ final class BookletTest extends BrowserTestCase
         self::assertStringContainsString((string) $hand['sea grey'][0], $this->browser->text('.tally tbody'));
     }
 
+    public function test_what_a_pack_holds_and_costs_is_asked_once_and_then_told_how_many_to_buy(): void
+    {
+        $this->server->request('POST', '/api/products/several', ['paints' => [['name' => 'quay ochre'], ['name' => 'tarp olive']], 'keep' => true]);
+        $this->begin('Ochre barge');
+        $this->browser->keys('1: A1 quay ochre XL x2', WebDriverKeys::ENTER, '2: B1 tarp olive XL', WebDriverKeys::CONTROL, WebDriverKeys::ENTER);
+        $this->browser->keys(WebDriverKeys::NULL);
+        $this->browser->seeText('[data-testid="pack-sizes"]', 'these 2 paints (quay ochre, tarp olive)');
+        self::assertSame([], $this->browser->axe());
+        $fields = $this->browser->driver->findElements(\Facebook\WebDriver\WebDriverBy::cssSelector('.pack-sizes input'));
+        $fields[0]->sendKeys('17');
+        $fields[1]->sendKeys('3,20');
+        $this->browser->press('So it is');
+        $this->browser->seeText('[data-testid="buy"]', 'buy 1 × 17 ml, 3.20');
+        self::assertSame(0, $this->browser->count('.pack-sizes'));
+    }
+
     public function test_from_the_booklet_to_the_break_down_to_the_plan_to_ticking_and_closing_a_colour(): void
     {
         $this->begin('Ferry');

@@ -8,6 +8,7 @@ use Facebook\WebDriver\Remote\LocalFileDetector;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Tests\Support\BrowserTestCase;
+use Tests\Support\Pictures;
 
 /** Places from found to good on the screen: the filler, the waits, the grits, the rounds. */
 final class SurfaceTest extends BrowserTestCase
@@ -126,6 +127,19 @@ final class SurfaceTest extends BrowserTestCase
         $this->browser->click('.feature');
         $this->browser->seeText('.features', '1 line of detail is to be put back');
         self::assertSame(0.0508, $this->place('sink on Lower hull')['measured']['widthMm']);
+    }
+
+    public function test_a_picture_of_up_to_sixty_megapixels_is_taken_down_before_it_is_sent_and_a_larger_one_is_refused(): void
+    {
+        $this->go('surface');
+        $field = $this->browser->driver->findElement(WebDriverBy::cssSelector('[data-testid="photo-file"]'))->setFileDetector(new LocalFileDetector);
+        // The server takes no more than 40: what arrives was made smaller here.
+        $field->sendKeys(Pictures::wide(9000, 6600));
+        $this->browser->until(fn (): bool => (int) $this->browser->script('return document.querySelector(".photo img")?.naturalWidth ?? 0') === 2000, 'the picture is shown');
+        self::assertSame(1467, $this->browser->script('return document.querySelector(".photo img").naturalHeight'));
+        $field->sendKeys(Pictures::wide(10000, 6100));
+        $this->browser->seeText('.photos .bad', 'is 10000 by 6100 pixels: send one of up to 60 million.');
+        self::assertSame(1, $this->browser->count('.photo'));
     }
 
     public function test_a_photograph_is_kept_marked_and_taken_out_and_the_clock_is_told(): void

@@ -52,6 +52,37 @@ final class SubjectTest extends AppTestCase
         self::assertCount(count($after['proposed']['questions']), $this->send('GET', "/api/builds/{$copy}/kit")->json('proposed.questions'));
     }
 
+    public function test_what_a_pack_holds_and_costs_is_said_once_for_several_paints(): void
+    {
+        $made = $this->send('POST', '/api/products/several', ['paints' => [['name' => 'Quay Ochre'], ['name' => 'old bronze', 'swatch' => '#8c6a3f'], ['name' => 'matt varnish'], ['name' => 'QUAY ochre']], 'keep' => true])->assertCreated()->json('products');
+        self::assertSame([['Quay Ochre', 'colour', 'satin'], ['old bronze', 'metallic', 'satin'], ['matt varnish', 'varnish', 'matt']], array_map(static fn (array $p): array => [$p['name'], $p['role'], $p['sheen']], $made));
+        self::assertSame([], $this->send('POST', '/api/products/several', ['paints' => [['name' => 'quay ochre']]])->assertOk()->json('products'), 'what is there is left out');
+        $ids = array_column($made, 'id');
+        foreach ([[['ml' => ''], 'ml'], [['ml' => 'a lot'], 'ml'], [['price' => ''], 'price'], [['price' => '-1'], 'price'], [['paints' => []], 'paints'], [['paints' => [self::ulid(3)]], 'paints']] as [$wrong, $path]) {
+            $this->send('PUT', '/api/packs', ['paints' => $ids, 'ml' => '17', 'price' => '3,20', ...$wrong])->assertUnprocessable()->assertJsonPath('error.problems.0.path', $path);
+        }
+        $this->send('PUT', '/api/packs', ['paints' => $ids, 'ml' => '17', 'price' => '3,20'])->assertOk();
+        foreach ($ids as $id) {
+            self::assertEquals([17, 3.2], [Product::query()->findOrFail($id)->body['sizeMl'], Product::query()->findOrFail($id)->body['price']]);
+        }
+        $this->send('POST', '/api/products/several', ['paints' => [['name' => 'x', 'swatch' => 'blue']]])->assertUnprocessable()->assertJsonPath('error.problems.0.path', 'paints[0].swatch');
+    }
+
+    public function test_the_area_of_a_shape_is_the_handbooks_formula(): void
+    {
+        $sum = fn (string $query): array => $this->send('GET', "/api/area-shapes/{$query}")->assertOk()->json();
+        self::assertCount(6, $this->send('GET', '/api/area-shapes')->assertOk()->json('shapes'));
+        self::assertEqualsWithDelta(2 * 80 * 24 / 100, $sum('wing?m[halfSpan]=80&m[rootChord]=30&m[tipChord]=18')['cm2'], 0.01);
+        self::assertEqualsWithDelta(M_PI * 3 * 12.5, $sum('tube?m[diameter]=30&m[length]=125')['cm2'], 0.01);
+        self::assertEqualsWithDelta(30 * (4 + 2 * 2) * 0.8, $sum('hull?m[length]=300&m[beam]=40&m[depth]=20')['cm2'], 0.01);
+        self::assertEqualsWithDelta((16 * 7 + 2 * 5 * (16 + 7)) * 0.7, $sum('body?m[length]=160&m[width]=70&m[height]=50')['cm2'], 0.01);
+        self::assertEqualsWithDelta(3 * 2.54 * 4, $sum('plate?m[length]=1 in&m[width]=40&count=3')['cm2'], 0.01);
+        self::assertSame('ball: π × 20² mm', $sum('ball?m[diameter]=20')['sum']);
+        foreach (['wing?m[halfSpan]=80' => 'rootChord', 'ball?m[diameter]=wide' => 'diameter', 'ball?m[diameter]=0' => 'diameter', 'ball?m[diameter]=6000' => 'diameter', 'ball?m[diameter]=2&count=0' => 'count', 'ball?m=2' => 'diameter', 'cone?m[diameter]=2' => 'shape'] as $query => $path) {
+            $this->send('GET', "/api/area-shapes/{$query}")->assertUnprocessable()->assertJsonPath('error.problems.0.path', $path);
+        }
+    }
+
     public function test_what_is_no_size_or_no_subject_is_said_and_nothing_is_begun(): void
     {
         $before = [Build::query()->count(), Product::query()->count()];

@@ -26,4 +26,15 @@ final class Pictures
 
         return substr($jpeg, 0, 2)."\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2);
     }
+
+    /** @return string a file with a large black picture that takes no room: a PNG of one bit a pixel */
+    public static function wide(int $width, int $height): string
+    {
+        $chunk = static fn (string $name, string $body): string => pack('N', strlen($body)).$name.$body.pack('N', crc32($name.$body));
+        $rows = str_repeat(str_repeat("\0", 1 + intdiv($width + 7, 8)), $height);
+        $file = sys_get_temp_dir()."/amber-wide-{$width}.png";
+        file_put_contents($file, "\x89PNG\r\n\x1a\n".$chunk('IHDR', pack('NNCCCCC', $width, $height, 1, 0, 0, 0, 0)).$chunk('IDAT', (string) gzcompress($rows)).$chunk('IEND', ''));
+
+        return $file;
+    }
 }

@@ -1,6 +1,7 @@
 import type { ReactElement } from 'react';
 import type { Tally } from '../api/types';
 import { ml } from '../frame/numbers';
+import { PackSizes } from './PackSizes';
 
 /** What the colours need by both schools, when each is first needed, and what to buy. */
 export function Totals({ tally }: { tally: Tally }): ReactElement {
@@ -81,6 +82,7 @@ export function Totals({ tally }: { tally: Tally }): ReactElement {
                                 ))}
                             </ul>
                         )}
+                        {buys.some((j) => j.packs === null) && <PackSizes jars={buys.filter((j) => j.packs === null)} />}
                     </div>
                 )}
             </section>

@@ -9,6 +9,8 @@ use AmberStep\Core\Document\Problems;
 use AmberStep\Core\Document\Reader;
 use AmberStep\Core\Material\Family;
 use AmberStep\Core\Material\Product;
+use AmberStep\Core\Material\Shelf;
+use AmberStep\Core\Mixing\Order;
 use AmberStep\Core\Subject\PaintByName;
 use App\Http\Answer;
 use App\Http\Presenters\KitPresenter;
@@ -38,6 +40,35 @@ final readonly class ProductController
         $this->shelf->put([$product]);
 
         return $this->answer->json(['product' => KitPresenter::product($product)], 201);
+    }
+
+    /**
+     * What a pack of some paints holds and costs, said once for all of them.
+     *
+     * @throws BadDocument
+     */
+    public function packs(Request $request): JsonResponse
+    {
+        $problems = new Problems;
+        $in = Reader::of($request->json()->all(), '', $problems);
+        $ids = $in->ids('paints', self::MOST);
+        $ml = Order::optional($in, 'ml', 0.1, 10000, 'give the ml of a pack, such as 17') ?? 0.0;
+        $price = Order::optional($in, 'price', -0.001, 100000, 'give what a pack costs, such as 3.20') ?? -1.0;
+        $in->refuseTheRest();
+        foreach ([['paints', $ids === [], 'are none', 'choose paints of the shelf'], ['ml', $ml <= 0, 'is missing', 'give the ml of a pack, such as 17'], ['price', $price < 0, 'is missing', 'give what a pack costs, such as 3.20']] as [$field, $isWrong, $wrong, $right]) {
+            if ($isWrong) {
+                $problems->add($field, $wrong, $right);
+            }
+        }
+        $problems->throwIfAny();
+        $said = [];
+        $this->shelf->change(static function (Shelf $shelf) use ($ids, $ml, $price, &$said): array {
+            $said = array_map(static fn (string $id): Product => ($shelf->find($id) ?? throw BadDocument::at('paints', 'are not all on the shelf', 'load the page again'))->with(['sizeMl' => $ml, 'price' => $price]), $ids);
+
+            return $said;
+        });
+
+        return $this->answer->json(['products' => array_map(KitPresenter::product(...), $said)]);
     }
 
     /**
