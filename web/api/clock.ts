@@ -50,3 +50,14 @@ export function useNow(): number {
         () => shown,
     );
 }
+
+/** Milliseconds, whole minutes: for what is told in minutes and is much to draw. */
+export function useMinute(): number {
+    return useSyncExternalStore(
+        (listen) => {
+            listeners.add(listen);
+            return () => listeners.delete(listen);
+        },
+        () => Math.floor(shown / 60000) * 60000,
+    );
+}

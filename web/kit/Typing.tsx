@@ -107,7 +107,7 @@ export function Typing({ kit, empty, written, wrong, told, say, tell }: Props): 
                     {whole && (
                         <Checkbox className="typing-whole" label="these lines are the whole kit" checked={whole} onChange={(e) => setWhole(e.currentTarget.checked)} />
                     )}
-                    <Unknown reading={reading} text={text} find={find} several={addSeveral} />
+                    <Unknown reading={reading} text={text} stale={stale} find={find} several={addSeveral} />
                     <Button data-main onClick={() => void take()} disabled={text.trim() === '' || reading === undefined || reading.understood === 0 || (whole && reading.unread > 0)}>
                         {whole ? 'Put the kit so' : 'Take them in'}
                     </Button>

@@ -27,8 +27,8 @@ function unknownIn(reading: Reading | undefined, text: string): Wanted[] {
     return [...found.values()];
 }
 
-/** What nobody knows is most often a paint: one press looks for it on the shelf or puts it there; several go in one. */
-export function Unknown({ reading, text, find, several }: { reading: Reading | undefined; text: string; find: (wanted: Wanted) => void; several: (names: string[]) => void }): ReactElement | null {
+/** What nobody knows is most often a paint: one press looks for it on the shelf or puts it there; several go in one. Where more was typed since it was read, its place is not known. */
+export function Unknown({ reading, text, stale, find, several }: { reading: Reading | undefined; text: string; stale: boolean; find: (wanted: Wanted) => void; several: (names: string[]) => void }): ReactElement | null {
     const unknown = unknownIn(reading, text);
     const [first] = unknown;
     if (first === undefined) {
@@ -37,11 +37,11 @@ export function Unknown({ reading, text, find, several }: { reading: Reading | u
 
     return (
         <>
-            <Button data-small onClick={() => find(first)}>
+            <Button data-small disabled={stale} onClick={() => find(first)}>
                 Look for &ldquo;{first.words}&rdquo;
             </Button>
             {unknown.length > 1 && (
-                <Button data-small data-testid="missing-paints" onClick={() => several(unknown.map((u) => u.words))}>
+                <Button data-small disabled={stale} data-testid="missing-paints" onClick={() => several(unknown.map((u) => u.words))}>
                     Add {unknown.length} paints
                 </Button>
             )}

@@ -1,6 +1,6 @@
-import type { KeyboardEvent, ReactElement } from 'react';
+import { memo, type KeyboardEvent, type ReactElement } from 'react';
 import type { Plan, SectionCap, SectionCell } from '../api/types';
-import { useNow } from '../api/clock';
+import { useMinute } from '../api/clock';
 import { span } from '../frame/words';
 import { CellShape, Patterns } from './CellShape';
 import { LONGEST, type Placed, type PlacedColumn, yOf } from './geometry';
@@ -25,11 +25,7 @@ interface Props {
 
 /** The section itself: one focus stop, arrow keys move inside it. */
 export function Drawing({ plan, placed, spot, choose, numbers }: Props): ReactElement {
-    const at = useNow();
     const { section } = plan;
-    const shown = new Map(placed.columns.map((c) => [c.index, c]));
-    const standing = new Map(placed.columns.flatMap((c) => c.stands.map((index) => [index, c] as const)));
-    const fits = (text: string, width: number, size = 6.2): boolean => text.length * size < width - 6;
 
     const keys = (e: KeyboardEvent): void => {
         const order = placed.columns.map((c) => c.index);
@@ -64,88 +60,103 @@ export function Drawing({ plan, placed, spot, choose, numbers }: Props): ReactEl
     return (
         <div className="drawing-focus" tabIndex={0} role="application" aria-label="Section drawing. Arrow keys go from layer to layer; the panel beside it says what each one is." onKeyDown={keys}>
             <svg width={placed.width} height={placed.height} viewBox={`0 0 ${placed.width} ${placed.height}`} aria-hidden="true" className="drawing">
-                <Patterns />
-                {section.rows.map((row, i) => (
-                    <line key={i} x1="0" x2={placed.width} y1={(placed.tops[i] ?? 0) + 0.5} y2={(placed.tops[i] ?? 0) + 0.5} stroke="var(--rule)" strokeOpacity={row.kind === 'mask-on' || row.kind === 'mask-off' ? 0.5 : 1} />
-                ))}
-                {section.cells.map((cell) => {
-                    const column = shown.get(cell.column);
-
-                    return column === undefined ? null : (
-                        <g key={`${cell.column} ${cell.row}`} className="cell" onClick={() => choose({ column: cell.column, row: cell.row })}>
-                            <title>{describe(plan, cell)}</title>
-                            <rect x={column.x} y={placed.tops[cell.row]} width={column.width} height={placed.heights[cell.row]} fill="transparent" />
-                            <CellShape cell={cell} base={column.column.baseSwatch} x={column.x} y={placed.tops[cell.row] ?? 0} width={column.width} height={placed.heights[cell.row] ?? 0} />
-                            {cell.pins.length > 0 && <PinMark x={column.x + (column.width > 20 ? 3 : 1)} y={(placed.tops[cell.row] ?? 0) + 2} />}
-                            {cell.coats > 1 && column.width > 30 && cell.kind !== 'bare' && (
-                                <text x={column.x + 6 + (cell.pins.length > 0 ? 8 : 0)} y={(placed.tops[cell.row] ?? 0) + (placed.heights[cell.row] ?? 0) / 2 + 5} className="cell-coats" fill={inkOn(cell)}>
-                                    ×{cell.coats}
-                                </text>
-                            )}
-                        </g>
-                    );
-                })}
-                {section.caps.map((cap, i) => {
-                    const column = shown.get(cap.column);
-                    if (column === undefined) {
-                        return null;
-                    }
-                    const bottom = (placed.tops[cap.from] ?? 0) + (placed.heights[cap.from] ?? 0);
-                    const top = cap.to === null ? placed.tops[section.rows.length - 1] ?? 0 : (placed.tops[cap.to] ?? 0) + (placed.heights[cap.to] ?? 0) / 2;
-
-                    return (
-                        <g key={i} className="cell" onClick={() => choose({ column: cap.column, row: cap.from })}>
-                            <title>{capWords(plan, cap)}</title>
-                            <rect x={column.x + 1} y={top} width={Math.max(3, column.width - 2)} height={bottom - top - 2} fill="url(#cap-hatch)" stroke="var(--ink)" strokeWidth="1.4" strokeDasharray={cap.on ? undefined : '4 3'} fillOpacity={cap.on ? 1 : 0.75} />
-                            {cap.pins.length > 0 && <PinMark x={column.x + 1} y={top} />}
-                        </g>
-                    );
-                })}
-                {section.lids.map((lid, i) => {
-                    const column = shown.get(lid.column);
-                    if (column === undefined) {
-                        return null;
-                    }
-                    const y = yOf(lid.row + lid.at, placed);
-                    const minutes = lid.until === null || lid.from === null ? 0 : Math.round((Date.parse(lid.until) - (lid.running ? at : Date.parse(lid.from))) / 60000);
-                    const coats = section.cells.find((c) => c.column === lid.column && c.row === lid.row && c.kind !== 'bare')?.coats ?? 1;
-                    const side = coats > 1 && column.width > 30 ? COATS : 0;
-                    // Beside the count of coats there is room for the whole wait, for a short one, or for none.
-                    const text = [span(Math.max(0, minutes)), shortSpan(minutes)].find((words) => fits(words, column.width - side)) ?? '';
-                    if (!lid.running && minutes < SHORT) {
-                        return null;
-                    }
-
-                    return (
-                        <g key={i} pointerEvents="none">
-                            <rect x={column.x + 3} y={y + 1.5} width={Math.max(3, column.width - 6)} height={lid.running ? 6 : 3.5} fill="var(--amber)" stroke="var(--mark-line)" strokeWidth={lid.running ? 1.2 : 0.7} />
-                            {text !== '' && <LidText x={column.x + column.width - 7} y={y + 17} text={text} bold={lid.running} />}
-                        </g>
-                    );
-                })}
-                <Stair plan={plan} placed={placed} />
-                {placed.columns.filter(({ column }) => !folded(placed, column.pieceId)).map(({ column, index, stands, x, width }) => (
-                    <ColumnFoot key={index} name={footName(column.name, stands)} cm2={column.cm2} measured={column.measured} x={x} width={width} y={(placed.tops[0] ?? 0) + (placed.heights[0] ?? 0)} />
-                ))}
-                {[...numbers].map(([key, number]) =>
-                    placesOf(section.marks.find((m) => m.finding === key)?.places ?? [], standing).map(({ place, column }, i) => {
-                        const stop = plan.findings.find((f) => f.key === key)?.severity === 'stop';
-
-                        return (
-                            <g key={`${key} ${i}`} pointerEvents="none" transform={`translate(${column.x + column.width / 2} ${(placed.tops[place.row] ?? 0) + (placed.heights[place.row] ?? 0) / 2})`}>
-                                <circle r="9" fill={stop ? 'var(--vermilion)' : 'var(--surface)'} stroke={stop ? 'var(--surface)' : 'var(--ink)'} strokeWidth="1.5" />
-                                <text textAnchor="middle" y="4.5" className="cell-number" fill={stop ? '#ffffff' : 'var(--ink)'}>
-                                    {number}
-                                </text>
-                            </g>
-                        );
-                    }),
-                )}
+                <Still plan={plan} placed={placed} choose={choose} numbers={numbers} />
                 {spot !== null && <Chosen spot={spot} placed={placed} plan={plan} />}
             </svg>
         </div>
     );
 }
+
+/** All that stands while one goes from layer to layer: drawn anew with the plan, its layout and the minute. */
+const Still = memo(function Still({ plan, placed, choose, numbers }: Omit<Props, 'spot'>): ReactElement {
+    const at = useMinute();
+    const { section } = plan;
+    const shown = new Map(placed.columns.map((c) => [c.index, c]));
+    const standing = new Map(placed.columns.flatMap((c) => c.stands.map((index) => [index, c] as const)));
+    const fits = (text: string, width: number, size = 6.2): boolean => text.length * size < width - 6;
+
+    return (
+        <>
+            <Patterns />
+            {section.rows.map((row, i) => (
+                <line key={i} x1="0" x2={placed.width} y1={(placed.tops[i] ?? 0) + 0.5} y2={(placed.tops[i] ?? 0) + 0.5} stroke="var(--rule)" strokeOpacity={row.kind === 'mask-on' || row.kind === 'mask-off' ? 0.5 : 1} />
+            ))}
+            {section.cells.map((cell) => {
+                const column = shown.get(cell.column);
+
+                return column === undefined ? null : (
+                    <g key={`${cell.column} ${cell.row}`} className="cell" onClick={() => choose({ column: cell.column, row: cell.row })}>
+                        <title>{describe(plan, cell)}</title>
+                        <rect x={column.x} y={placed.tops[cell.row]} width={column.width} height={placed.heights[cell.row]} fill="transparent" />
+                        <CellShape cell={cell} base={column.column.baseSwatch} x={column.x} y={placed.tops[cell.row] ?? 0} width={column.width} height={placed.heights[cell.row] ?? 0} />
+                        {cell.pins.length > 0 && <PinMark x={column.x + (column.width > 20 ? 3 : 1)} y={(placed.tops[cell.row] ?? 0) + 2} />}
+                        {cell.coats > 1 && column.width > 30 && cell.kind !== 'bare' && (
+                            <text x={column.x + 6 + (cell.pins.length > 0 ? 8 : 0)} y={(placed.tops[cell.row] ?? 0) + (placed.heights[cell.row] ?? 0) / 2 + 5} className="cell-coats" fill={inkOn(cell)}>
+                                ×{cell.coats}
+                            </text>
+                        )}
+                    </g>
+                );
+            })}
+            {section.caps.map((cap, i) => {
+                const column = shown.get(cap.column);
+                if (column === undefined) {
+                    return null;
+                }
+                const bottom = (placed.tops[cap.from] ?? 0) + (placed.heights[cap.from] ?? 0);
+                const top = cap.to === null ? placed.tops[section.rows.length - 1] ?? 0 : (placed.tops[cap.to] ?? 0) + (placed.heights[cap.to] ?? 0) / 2;
+
+                return (
+                    <g key={i} className="cell" onClick={() => choose({ column: cap.column, row: cap.from })}>
+                        <title>{capWords(plan, cap)}</title>
+                        <rect x={column.x + 1} y={top} width={Math.max(3, column.width - 2)} height={bottom - top - 2} fill="url(#cap-hatch)" stroke="var(--ink)" strokeWidth="1.4" strokeDasharray={cap.on ? undefined : '4 3'} fillOpacity={cap.on ? 1 : 0.75} />
+                        {cap.pins.length > 0 && <PinMark x={column.x + 1} y={top} />}
+                    </g>
+                );
+            })}
+            {section.lids.map((lid, i) => {
+                const column = shown.get(lid.column);
+                if (column === undefined) {
+                    return null;
+                }
+                const y = yOf(lid.row + lid.at, placed);
+                const minutes = lid.until === null || lid.from === null ? 0 : Math.round((Date.parse(lid.until) - (lid.running ? at : Date.parse(lid.from))) / 60000);
+                const coats = section.cells.find((c) => c.column === lid.column && c.row === lid.row && c.kind !== 'bare')?.coats ?? 1;
+                const side = coats > 1 && column.width > 30 ? COATS : 0;
+                // Beside the count of coats there is room for the whole wait, for a short one, or for none.
+                const text = [span(Math.max(0, minutes)), shortSpan(minutes)].find((words) => fits(words, column.width - side)) ?? '';
+                if (!lid.running && minutes < SHORT) {
+                    return null;
+                }
+
+                return (
+                    <g key={i} pointerEvents="none">
+                        <rect x={column.x + 3} y={y + 1.5} width={Math.max(3, column.width - 6)} height={lid.running ? 6 : 3.5} fill="var(--amber)" stroke="var(--mark-line)" strokeWidth={lid.running ? 1.2 : 0.7} />
+                        {text !== '' && <LidText x={column.x + column.width - 7} y={y + 17} text={text} bold={lid.running} />}
+                    </g>
+                );
+            })}
+            <Stair plan={plan} placed={placed} />
+            {placed.columns.filter(({ column }) => !folded(placed, column.pieceId)).map(({ column, index, stands, x, width }) => (
+                <ColumnFoot key={index} name={footName(column.name, stands)} cm2={column.cm2} measured={column.measured} x={x} width={width} y={(placed.tops[0] ?? 0) + (placed.heights[0] ?? 0)} />
+            ))}
+            {[...numbers].map(([key, number]) =>
+                placesOf(section.marks.find((m) => m.finding === key)?.places ?? [], standing).map(({ place, column }, i) => {
+                    const stop = plan.findings.find((f) => f.key === key)?.severity === 'stop';
+
+                    return (
+                        <g key={`${key} ${i}`} pointerEvents="none" transform={`translate(${column.x + column.width / 2} ${(placed.tops[place.row] ?? 0) + (placed.heights[place.row] ?? 0) / 2})`}>
+                            <circle r="9" fill={stop ? 'var(--vermilion)' : 'var(--surface)'} stroke={stop ? 'var(--surface)' : 'var(--ink)'} strokeWidth="1.5" />
+                            <text textAnchor="middle" y="4.5" className="cell-number" fill={stop ? '#ffffff' : 'var(--ink)'}>
+                                {number}
+                            </text>
+                        </g>
+                    );
+                }),
+            )}
+        </>
+    );
+});
 
 /** Where a finding's number stands: once on columns drawn as one, six times at most. */
 function placesOf(places: Spot[], standing: Map<number, PlacedColumn>): { place: Spot; column: PlacedColumn }[] {

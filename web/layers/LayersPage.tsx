@@ -68,8 +68,7 @@ function Layers({ plan, asked, old }: { plan: Plan; asked: URLSearchParams; old:
     const tall = useTall();
     const placed = useMemo(() => place(plan.section, folded, room, fit, tall), [plan.section, folded, room, fit, tall]);
     const whole = placed.width <= width - placed.labels;
-    const open = plan.findings.filter((f) => f.accepted === null && f.severity !== 'note');
-    const numbers = useMemo(() => new Map(open.map((f, i) => [f.key, i + 1])), [open]);
+    const numbers = useMemo(() => new Map(plan.findings.filter((f) => f.accepted === null && f.severity !== 'note').map((f, i) => [f.key, i + 1])), [plan.findings]);
     const pieces = piecesOf(plan.section.columns);
     const drawn = view === 'order' || view === 'film';
 

@@ -1,10 +1,10 @@
-import type { ReactElement } from 'react';
+import { memo, type ReactElement } from 'react';
 import type { Plan } from '../api/types';
 import { filmTicks } from './FilmDrawing';
 import { linesOf, type Placed } from './geometry';
 
 /** Names of the rows, which stay in sight while the drawing scrolls beside them; in microns, the scale. */
-export function RowLabels({ plan, placed, film }: { plan: Plan; placed: Placed; film: boolean }): ReactElement {
+export const RowLabels = memo(function RowLabels({ plan, placed, film }: { plan: Plan; placed: Placed; film: boolean }): ReactElement {
     if (film) {
         return (
             <svg width={placed.labels} height={placed.height} className="row-labels" aria-hidden="true">
@@ -36,4 +36,4 @@ export function RowLabels({ plan, placed, film }: { plan: Plan; placed: Placed; 
             })}
         </svg>
     );
-}
+});

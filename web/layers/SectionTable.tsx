@@ -1,11 +1,11 @@
-import type { ReactElement } from 'react';
+import { memo, type ReactElement } from 'react';
 import type { Plan } from '../api/types';
-import { useNow } from '../api/clock';
+import { useMinute } from '../api/clock';
 import { wall } from '../frame/words';
 
 /** The drawing as a table, in the same order: an area a row, its layers from the oldest. */
-export function SectionTable({ plan }: { plan: Plan }): ReactElement {
-    const at = useNow();
+export const SectionTable = memo(function SectionTable({ plan }: { plan: Plan }): ReactElement {
+    const at = useMinute();
     const { section } = plan;
     const zone = plan.build.zone;
 
@@ -52,4 +52,4 @@ export function SectionTable({ plan }: { plan: Plan }): ReactElement {
             </tbody>
         </table>
     );
-}
+});
