@@ -32,6 +32,9 @@ final readonly class Levers
 
     private const NAME = 'levers';
 
+    /** Nanoseconds after which no other is begun: the rest is for who asks again. */
+    private const AT_A_TIME = 800_000_000;
+
     /** The event that takes a place as it is, while it is only thought of. */
     private const THOUGHT = '00000000000000000000000000';
 
@@ -39,27 +42,35 @@ final readonly class Levers
     {
     }
 
+    /**
+     * What is priced by now, and how many are still to be tried: who asks again gets more. None waits for all.
+     */
     public function ask(): Kept
     {
         $now = $this->clock->epoch();
         $mark = $this->marks->withTimes('levers');
         $kept = $this->store->get(self::BENCH, self::NAME);
-        if ($kept !== null && $kept->holds($mark, $now)) {
+        $known = $kept !== null && $kept->holds($mark, $now) ? $kept->answer->data() : null;
+        if ($kept !== null && $known !== null && ($known['left'] ?? 0) === 0) {
             return $kept;
         }
-        $kept = new Kept($mark, $now, $now + 86400, 0, null, Packed::of($this->priced()));
+        $kept = new Kept($mark, $now, $now + 86400, 0, null, Packed::of($this->priced($known)));
         $this->store->put(self::BENCH, self::NAME, $kept);
 
         return $kept;
     }
 
-    /** @return array{build: string|null, levers: list<array<string, mixed>>} */
-    public function priced(): array
+    /**
+     * @param  array<string, mixed>|null  $known  what was priced before
+     * @return array{build: string|null, levers: list<array<string, mixed>>, tried: int, left: int}
+     */
+    private function priced(?array $known): array
     {
+        $began = hrtime(true);
         $zone = BenchZone::zone();
         $read = $this->runUps->read();
         if ($read === null) {
-            return ['build' => null, 'levers' => []];
+            return ['build' => null, 'levers' => [], 'tried' => 0, 'left' => 0];
         }
         $builds = $problems = [];
         foreach ($this->builds->readable() as $build) {
@@ -67,8 +78,15 @@ final readonly class Levers
         }
         $levers = new Priced(Compiler::ofTheTrade(), $read[1], $problems, $this->shows->byBuild($zone), $read[0]->runs, fn (Candidate $c): Problem => $this->posed($builds[$c->build], $c), $this->settings->calendar($zone), $this->workshop->bench(), $this->hints->now(), $this->clock->epoch());
         $run = $levers->run;
+        if ($run === null) {
+            return ['build' => null, 'levers' => [], 'tried' => 0, 'left' => 0];
+        }
+        $before = is_int($known['tried'] ?? null) ? $known['tried'] : 0;
+        [$more, $tried, $all] = $levers->pricedFrom($before, $this->shows->all($zone), static fn (): bool => hrtime(true) - $began < self::AT_A_TIME);
+        $told = [...(is_array($known['levers'] ?? null) ? $known['levers'] : []), ...array_map(fn (Lever $l): array => $this->told($l, $run), $more)];
+        usort($told, static fn (array $a, array $b): int => [$a['allDaysLate'], -$a['wonMinutes']] <=> [$b['allDaysLate'], -$b['wonMinutes']]);
 
-        return ['build' => $run?->build, 'levers' => $run === null ? [] : array_map(fn (Lever $l): array => $this->told($l, $run), $levers->priced($this->shows->all($zone)))];
+        return ['build' => $run->build, 'levers' => $told, 'tried' => $tried, 'left' => $all - $tried];
     }
 
     private function posed(LoadedBuild $build, Candidate $candidate): Problem

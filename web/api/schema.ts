@@ -5177,6 +5177,9 @@ export interface components {
         };
         Levers: {
             now: components["schemas"]["Instant"];
+            tried: number;
+            /** @description Still to be tried; asked again they are */
+            left: number;
             /** @description The build they are for; null where none has little to spare. */
             build: string | null;
             levers: components["schemas"]["Lever"][];

@@ -10,7 +10,7 @@ import { wall } from '../frame/words';
 export function MoreRoom({ run, zone, now, take }: { run: RunUp; zone: string; now: number; take: (lever: Lever) => void }): ReactElement {
     const [asked, ask] = useState(false);
     const [open, turn] = useState<string | null>(null);
-    const { data, isFetching } = useQuery({ queryKey: ['runup', 'levers'], queryFn: () => api.get<Levers>('runup/levers'), enabled: asked, refetchInterval: false });
+    const { data, isFetching } = useQuery({ queryKey: ['runup', 'levers'], queryFn: () => api.get<Levers>('runup/levers'), enabled: asked, refetchInterval: (query) => ((query.state.data?.left ?? 0) > 0 ? 60 : false) });
     const build = run.builds.find((b) => b.id === data?.build);
     const late = [...run.builds].sort((a, b) => b.daysLate - a.daysLate).find((b) => b.daysLate > 0);
     if (data === undefined) {
@@ -40,7 +40,7 @@ export function MoreRoom({ run, zone, now, take }: { run: RunUp; zone: string; n
     return (
         <section className="card runup-card" data-amber={build.daysLate > 0 ? '' : undefined} aria-labelledby="more-room">
             <h2 id="more-room">{build.daysLate > 0 ? `What would save ${shortName(build.name)}` : `More room for ${shortName(build.name)}`}</h2>
-            <p className="quiet-line">{isFetching ? 'Pricing anew. ' : ''}{data.levers.length === 0 ? 'Nothing that was tried helps by half an hour or more.' : 'Best first. Each was priced by planning all builds with it; nothing is dropped by itself.'}</p>
+            <p className="quiet-line">{data.left > 0 ? `${data.tried} tried, ${data.left} to go. ` : isFetching ? 'Pricing anew. ' : ''}{data.left > 0 && data.levers.length === 0 ? '' : data.levers.length === 0 ? 'Nothing that was tried helps by half an hour or more.' : 'Best first. Each was priced by planning all builds with it; nothing is dropped by itself.'}</p>
             {data.levers.map((lever) => (
                 <div key={lever.title} className="runup-lever">
                     <span>

@@ -53,21 +53,38 @@ final readonly class Levers
      */
     public function priced(array $others): array
     {
+        [$levers] = $this->pricedFrom(0, $others, static fn (): bool => true);
+        usort($levers, static fn (Lever $a, Lever $b): int => [$a->allDaysLate, -$a->wonSeconds] <=> [$b->allDaysLate, -$b->wonSeconds]);
+
+        return $levers;
+    }
+
+    /**
+     * Some of them, in the order they are tried: each takes as long as planning all builds does.
+     *
+     * @param  int  $from  how many were tried before
+     * @param  list<Show>  $others
+     * @param  Closure(): bool  $goesOn  asked after each
+     * @return array{list<Lever>, int, int} those that help, how many were tried by now, and of how many
+     */
+    public function pricedFrom(int $from, array $others, Closure $goesOn): array
+    {
         $late = array_sum(array_map(static fn (Run $r): int => $r->daysLate(), $this->runs));
-        $levers = [];
         $run = $this->run;
         if ($run === null) {
-            return [];
+            return [[], 0, 0];
         }
-        foreach ($this->candidates($run, $others) as $candidate) {
-            $lever = $this->price($candidate, $run);
+        $candidates = [...$this->candidates($run, $others)];
+        $levers = [];
+        $tried = $from;
+        for (; $tried < count($candidates) && ($tried === $from || $goesOn()); $tried++) {
+            $lever = $this->price($candidates[$tried], $run);
             if ($lever !== null && $lever->allDaysLate <= $late && ($lever->allDaysLate < $late || $lever->wonSeconds >= self::WORTH)) {
                 $levers[] = $lever;
             }
         }
-        usort($levers, static fn (Lever $a, Lever $b): int => [$a->allDaysLate, -$a->wonSeconds] <=> [$b->allDaysLate, -$b->wonSeconds]);
 
-        return $levers;
+        return [$levers, $tried, count($candidates)];
     }
 
     /**
