@@ -21,7 +21,6 @@ use App\Http\Presenters\Time;
 use App\Repositories\Grits;
 use App\Repositories\LoadedBuild;
 use App\Repositories\Shows;
-use App\Repositories\UsedOn;
 use LogicException;
 
 /** The answers of a build that are read off one plan. */
@@ -29,7 +28,7 @@ final readonly class Slices
 {
     private const USUAL_MINUTES = 90;
 
-    public const ALL = ['bench', 'frame', 'plan', 'find', 'surface', 'masks', 'mix', 'used', 'sprayings', 'breakdown', 'booklet', 'lists'];
+    public const ALL = ['bench', 'frame', 'plan', 'find', 'surface', 'masks', 'mix', 'sprayings', 'breakdown', 'booklet', 'lists'];
 
     /** Those that are asked after each press. */
     public const FIRST = ['bench', 'frame'];
@@ -61,7 +60,6 @@ final readonly class Slices
             'surface' => $name + SurfacePresenter::page($plan, $this->grits->owned()) + $this->undoable($loaded),
             'masks' => $name + MasksPresenter::page($plan) + $this->undoable($loaded),
             'mix' => $name + MixBenchPresenter::of($plan),
-            'used' => ['used' => (object) UsedOn::of($kit)],
             'sprayings' => ['steps' => MixPresenter::sprayings($plan)],
             'breakdown' => $name + BreakdownPresenter::of($plan) + [
                 'show' => array_map(static fn ($r): array => $r->toArray(), $kit->showRules), 'outages' => array_map(static fn ($o): array => $o->toArray(), $kit->outages),

@@ -43,6 +43,21 @@ final readonly class BuildRepository
         return $builds;
     }
 
+    /** @return list<Kit> of all builds in hand that can be read, in the user's order */
+    public function kits(): array
+    {
+        $kits = [];
+        foreach (Build::query()->whereNull('binned')->where('away', false)->orderBy('position')->orderBy('id')->get(['id', 'kit'])->all() as $row) {
+            try {
+                $kits[] = Kit::fromArray($row->kit);
+            } catch (BadDocument) {
+                continue;
+            }
+        }
+
+        return $kits;
+    }
+
     public function find(string $id): ?LoadedBuild
     {
         /** @var Build|null $build */

@@ -100,7 +100,7 @@ final class StoreTest extends AppTestCase
         $store = app(Store::class);
         $this->send('GET', "/api/builds/{$this->buildId()}/bench?minutes=90")->assertOk();
 
-        foreach (['bench', 'frame', 'plan', 'find', 'surface', 'mix', 'used', 'sprayings', 'breakdown', 'booklet', 'lists'] as $slice) {
+        foreach (['bench', 'frame', 'plan', 'find', 'surface', 'mix', 'sprayings', 'breakdown', 'booklet', 'lists'] as $slice) {
             self::assertNotNull($store->slice($this->buildId(), $slice), $slice);
         }
     }

@@ -17,6 +17,7 @@ use AmberStep\Core\Mixing\Coverage;
 use AmberStep\Core\Mixing\Order;
 use AmberStep\Core\Plan\Plan;
 use App\Answers\Timetables;
+use App\Answers\Used;
 use App\Clock\BenchClock;
 use App\Http\Answer;
 use App\Http\Presenters\MixPresenter;
@@ -35,15 +36,15 @@ final readonly class MixController
 {
     use LoadsBuilds;
 
-    public function __construct(private BuildRepository $builds, private Settings $settings, private ShelfRepository $shelf, private ExperienceRepository $experience, private RoomSource $rooms, private BenchClock $clock, private Answer $answer, private Timetables $timetables)
+    public function __construct(private BuildRepository $builds, private Settings $settings, private ShelfRepository $shelf, private ExperienceRepository $experience, private RoomSource $rooms, private BenchClock $clock, private Answer $answer, private Timetables $timetables, private Used $used)
     {
     }
 
     public function show(string $build): Response
     {
         $page = $this->timetables->ask($build, 'mix')->answer->data();
-        $used = $this->used();
         $recipes = is_array($page['recipes'] ?? null) ? $page['recipes'] : [];
+        $used = $recipes === [] ? [] : $this->used->on();
         foreach ($recipes as $i => $recipe) {
             if (is_array($recipe)) {
                 $recipes[$i]['usedOn'] = $used[$recipe['id'] ?? ''] ?? [];
@@ -51,19 +52,6 @@ final readonly class MixController
         }
 
         return $this->answer->json([...$page, 'recipes' => $recipes]);
-    }
-
-    /** @return array<string, list<string>> what each paint is used on, over all builds */
-    private function used(): array
-    {
-        $used = [];
-        foreach ($this->timetables->all('used') as $of) {
-            foreach (is_array($of->data()['used'] ?? null) ? $of->data()['used'] : [] as $product => $says) {
-                $used[(string) $product][] = is_string($says) ? $says : '';
-            }
-        }
-
-        return $used;
     }
 
     /** @throws BadDocument at the field */
