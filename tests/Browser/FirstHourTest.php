@@ -70,6 +70,21 @@ final class FirstHourTest extends BrowserTestCase
         self::assertSame($before, $drawn());
     }
 
+    public function test_a_reading_nobody_waits_for_any_more_is_let_go_of(): void
+    {
+        $this->visit('kit');
+        $this->browser->script('const ask = window.fetch; window.letGo = 0; window.fetch = (path, how) => { how?.signal?.addEventListener("abort", () => { window.letGo++; }); return ask(path, how); };');
+        $this->latency(1500);
+        $this->browser->see('.editor textarea')->click();
+        $this->browser->keys('radome, 6');
+        $this->browser->until(fn (): bool => str_contains($this->browser->text('[data-testid="editor-says"]'), 'Reading'), 'it is not asked');
+        $this->browser->keys(', sea grey');
+        $this->browser->until(fn (): bool => $this->browser->script('return window.letGo') > 0, 'the first goes on');
+        $this->latency(0);
+        $this->browser->seeText('[data-testid="editor-says"]', '1 understood');
+        self::assertGreaterThan(0, $this->browser->script('return window.letGo'));
+    }
+
     public function test_the_last_answer_is_there_at_once_takes_no_press_and_fills(): void
     {
         $this->visit('bench');

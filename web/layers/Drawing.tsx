@@ -5,6 +5,8 @@ import { span } from '../frame/words';
 import { CellShape, Patterns } from './CellShape';
 import { LONGEST, type Placed, type PlacedColumn, yOf } from './geometry';
 
+/** px from which a wait is told in words. */
+const NARROWEST = 40;
 /** px a count of coats takes in its cell. */
 const COATS = 20;
 /** Minutes: a planned wait shorter than this is no lid, the layer's coats take as long. */
@@ -124,7 +126,7 @@ const Still = memo(function Still({ plan, placed, choose, numbers }: Omit<Props,
                 const coats = section.cells.find((c) => c.column === lid.column && c.row === lid.row && c.kind !== 'bare')?.coats ?? 1;
                 const side = coats > 1 && column.width > 30 ? COATS : 0;
                 // Beside the count of coats there is room for the whole wait, for a short one, or for none.
-                const text = [span(Math.max(0, minutes)), shortSpan(minutes)].find((words) => fits(words, column.width - side)) ?? '';
+                const text = (column.width < NARROWEST ? [] : [span(Math.max(0, minutes)), shortSpan(minutes)]).find((words) => fits(words, column.width - side)) ?? '';
                 if (!lid.running && minutes < SHORT) {
                     return null;
                 }
