@@ -141,6 +141,7 @@ final class FirstHourTest extends BrowserTestCase
         sort($sorted);
         self::assertSame($sorted, $words);
         self::assertContains('hold', $words);
+        self::assertSame([], $this->browser->axe());
         $this->browser->press('Keys');
         self::assertStringContainsString('Bench: what to do now', $this->browser->text('.keys'));
         $this->browser->press('Begin here');

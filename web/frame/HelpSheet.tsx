@@ -102,7 +102,7 @@ export function HelpSheet({ buildId, opened, close }: { buildId: string | undefi
                 </>
             )}
             {tab === 'words' && (
-                <dl className="keys words-by-letter">
+                <dl className="keys words-by-letter" tabIndex={0} aria-label="Words by letter">
                     {Object.entries(TERMS)
                         .sort(([a], [b]) => a.localeCompare(b))
                         .map(([word, means]) => (

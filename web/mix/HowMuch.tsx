@@ -19,6 +19,7 @@ export function HowMuch({ order, set, mixed, colour, levels, wrong }: Props): Re
     const [measuring, measure] = useState(false);
     const known = (
         <NativeSelect
+            className="much-known"
             label="What is known"
             value={order.known === 'part' ? `part/${order.part ?? 0}` : order.known}
             onChange={(e) => {

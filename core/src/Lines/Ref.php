@@ -57,7 +57,7 @@ final readonly class Ref
     {
         $plain = preg_match('/\A[\p{L}\d](?:[\p{L}\d .\'()&²-]*[\p{L}\d.\'()²-])?\z/u', $name) === 1 && ! str_contains($name, '  ') && ! Vocabulary::isTaken($name);
 
-        return $plain ? $name : '"'.strtr($name, ['\\' => '\\\\', '"' => '\\"', "\n" => '\\n', "\r" => '\\r', "\t" => '\\t']).'"';
+        return $plain ? $name : '"'.strtr($name, ['\\' => '\\\\', '"' => '\\"']).'"';
     }
 
     private static function endsInQuote(string $text): bool

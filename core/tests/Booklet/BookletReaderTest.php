@@ -130,7 +130,7 @@ final class BookletReaderTest extends TestCase
         foreach (range(1, $random->getInt(1, 9)) as $i) {
             $colour = $one([null, ...$build->kit->colours]);
             $faces = array_values(array_filter(PaintedFace::cases(), static fn (): bool => $random->getInt(1, 8) === 1));
-            $callouts[] = new Callout($build->newId(), $i, $random->getInt(1, 40), $one(['A', 'B', 'CD', '']).$i, $colour?->id, $one(Size::cases()), $faces, $one([1, 1, 2, 14]), $one([null, null, 'mirror base', 'a "b", c', "two\nlines"]), $colour === null && $random->getInt(0, 1) === 1, $random->getInt(1, 4) === 1, $random->getInt(1, 4) === 1, $one([null, null, 'hatch=open', 'a b=c d']));
+            $callouts[] = new Callout($build->newId(), $i, $random->getInt(1, 40), $one(['A', 'B', 'CD', '']).$i, $colour?->id, $one(Size::cases()), $faces, $one([1, 1, 2, 14]), $one([null, null, 'mirror base', 'a "b", c', 'two  lines']), $colour === null && $random->getInt(0, 1) === 1, $random->getInt(1, 4) === 1, $random->getInt(1, 4) === 1, $one([null, null, 'hatch=open', 'a b=c d']));
         }
 
         return $callouts;

@@ -149,7 +149,7 @@ final class WholeLinesTest extends TestCase
         yield 'a quote' => ['the "big" one', 1, '"the \\"big\\" one"'];
         yield 'a word of the line' => ['matt', 1, '"matt"'];
         yield 'a number' => ['12', 3, '"12" ~3'];
-        yield 'a line break' => ["two\nlines", 1, '"two\\nlines"'];
+        yield 'two spaces' => ['two  gaps', 1, '"two  gaps"'];
         yield 'a tilde of its own' => ['x ~2', 1, '"x ~2"'];
     }
 

@@ -12,7 +12,7 @@ use Random\Randomizer;
 /** A kit with every field filled at random, and with names nobody should give. */
 final class RandomKit
 {
-    private const NAMES = ['hull', 'Hull', 'upper A', 'float, port', 'a / b', 'wing + tail', 'the "big" one', 'matt', 'seam', 'inside', 'part x', 'on white', '12', '84 cm²', 'soft 3', 'Größe', 'back\\slash', "two\nlines", 'x ~2', ' leading', 'trailing ', '#7C96A3', 'a: b = c', '  ', 'no B4', 'M', "it's (port)", '=1+1', '{x}', 'to', '-'];
+    private const NAMES = ['hull', 'Hull', 'upper A', 'float, port', 'a / b', 'wing + tail', 'the "big" one', 'matt', 'seam', 'inside', 'part x', 'on white', '12', '84 cm²', 'soft 3', 'Größe', 'back\\slash', 'two  gaps', 'x ~2', ' leading', 'trailing ', '#7C96A3', 'a: b = c', '  ', 'no B4', 'M', "it's (port)", '=1+1', '{x}', 'to', '-'];
 
     private Randomizer $random;
 
