@@ -100,8 +100,9 @@ final class BeginningsTest extends BrowserTestCase
         $this->browser->keys("radome, S, slate gren\nfairing, S, sea grey");
         $this->browser->script('arguments[0].setSelectionRange(0, 0)', [$field]);
         $this->browser->press('Look for');
-        $this->browser->see('[role="dialog"] [role="combobox"]')->clear();
-        $this->browser->see('[role="dialog"] [role="combobox"]')->sendKeys('Slate Green');
+        $this->browser->see('[role="dialog"] [role="combobox"]')->click();
+        $this->browser->keys(WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL, 'Slate Green');
+        $this->browser->seeText('#paints [aria-selected="true"]', 'Linnet Slate Green');
         $this->browser->keys(WebDriverKeys::ENTER);
         $this->browser->seeText('[data-testid="editor-says"]', '2 understood');
         self::assertSame("radome, S, Linnet Slate Green\nfairing, S, sea grey", $field->getDomProperty('value'));

@@ -94,6 +94,7 @@ final class RunUpTest extends BrowserTestCase
         $this->browser->seeText('#session', '2 h 30');
         $this->browser->see('.runup-session[data-date="2026-03-06"] .runup-day[data-single]');
         $this->browser->press('As usual');
+        $this->browser->until(fn (): bool => ! str_contains($this->browser->text('#session'), '2 h 30'), 'it is as long as it was made');
         $this->browser->seeText('#session', 'Fri 6 Mar, 2 h');
         $this->browser->press('Strike it');
         $this->browser->until(fn (): bool => $this->browser->count('.runup-session[data-date="2026-03-06"]') === 0, 'the session stands');
