@@ -27,14 +27,17 @@ final class FindTest extends BrowserTestCase
         $this->browser->seeText('[data-testid="cell-panel"]', 'wing top in grey: sea grey');
 
         $this->find('mask panes cut');
+        $this->browser->see('.find-row[aria-selected="true"]');
         $this->browser->keys(WebDriverKeys::ENTER);
         $this->browser->seeText('.stage-steps [aria-current]', 'Mask the panes with cut film');
 
         $this->find('film budget');
+        $this->browser->see('.find-row[aria-selected="true"]');
         $this->browser->keys(WebDriverKeys::ENTER);
         $this->browser->seeText('[data-testid="rule"]', 'It speaks once below.');
 
         $this->find('slate');
+        $this->browser->see('.find-row[aria-selected="true"]');
         $this->browser->seeText('.find-list', 'Linnet Slate Green');
         $this->browser->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_UP);
         $this->browser->keys(WebDriverKeys::ENTER);
