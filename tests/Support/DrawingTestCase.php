@@ -38,11 +38,19 @@ abstract class DrawingTestCase extends BrowserTestCase
         $this->browser->script('document.querySelector(".drawing-focus").focus()');
         for ($i = 0; $i < $column; $i++) {
             $this->browser->keys(WebDriverKeys::ARROW_RIGHT);
+            $this->follows();
         }
         for ($i = 0; $i < 40 && mb_strtolower($this->browser->text('[data-testid="cell-panel"] h2')) !== $title; $i++) {
             $this->browser->keys(WebDriverKeys::ARROW_UP);
+            $this->follows();
         }
         $this->browser->seeText('[data-testid="cell-panel"] h2', $title);
+    }
+
+    /** The panel follows the frame round the layer. */
+    private function follows(): void
+    {
+        $this->browser->until(fn (): bool => $this->browser->script('const at = (id) => document.querySelector(`[data-testid="${id}"]`)?.dataset.spot; return at("chosen") !== undefined && at("chosen") === at("cell-panel")') === true, 'the panel does not follow');
     }
 
     /** Chooses an entry of a field of the steering panel. */

@@ -35,7 +35,7 @@ export function CellPanel({ plan, spot, change, close }: Props): ReactElement {
     const product = (id: string): string => kit?.products.find((p) => p.id === id)?.name ?? 'another product';
 
     return (
-        <section className="card cell-panel" aria-label="The layer chosen" aria-live="polite" data-testid="cell-panel">
+        <section className="card cell-panel" aria-label="The layer chosen" aria-live="polite" data-testid="cell-panel" data-spot={`${spot.column} ${spot.row}`}>
             <div className="cell-head">
                 <h2>{section.rows[spot.row]?.title ?? ''}</h2>
                 <button type="button" className="cell-close" onClick={close} aria-label="Close">

@@ -192,7 +192,7 @@ function Chosen({ spot, placed, plan }: { spot: Spot; placed: Placed; plan: Plan
         return null;
     }
 
-    return <rect x={column.x} y={placed.tops[spot.row]} width={column.width} height={placed.heights[spot.row]} fill="none" stroke="var(--focus)" strokeWidth="3" pointerEvents="none" data-testid="chosen" />;
+    return <rect x={column.x} y={placed.tops[spot.row]} width={column.width} height={placed.heights[spot.row]} fill="none" stroke="var(--focus)" strokeWidth="3" pointerEvents="none" data-testid="chosen" data-spot={`${spot.column} ${spot.row}`} />;
 }
 
 function ColumnFoot({ name, cm2, measured, x, width, y }: { name: string; cm2: number; measured: boolean; x: number; width: number; y: number }): ReactElement {

@@ -2,7 +2,7 @@ import './layers.css';
 import './drawing.css';
 import { Button } from '@mantine/core';
 import { useViewportSize } from '@mantine/hooks';
-import { useCallback, useMemo, useState, type ReactElement } from 'react';
+import { useCallback, useDeferredValue, useMemo, useState, type ReactElement } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Plan } from '../api/types';
 import { useNow } from '../api/clock';
@@ -55,6 +55,8 @@ function Layers({ plan, asked, old }: { plan: Plan; asked: URLSearchParams; old:
         return first === null ? null : held(plan.section, first);
     });
     const spot = useMemo(() => whereIs(plan.section, chosen), [plan.section, chosen]);
+    // The frame is round a layer at once; what is said of it follows when there is time.
+    const told = useDeferredValue(spot);
     const [folded, fold] = useState<ReadonlySet<string>>(new Set());
     const [box, width] = useWidth();
     const change = useChange(plan.build.id, plan.build.revision);
@@ -166,10 +168,10 @@ function Layers({ plan, asked, old }: { plan: Plan; asked: URLSearchParams; old:
                         {change.wrong}
                     </div>
                 )}
-                {spot !== null && drawn && (
+                {told !== null && drawn && (
                     <CellPanel
                         plan={plan}
-                        spot={spot}
+                        spot={told}
                         change={change}
                         close={() => {
                             change.leave();
