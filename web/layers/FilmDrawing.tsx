@@ -1,8 +1,8 @@
 import type { ReactElement } from 'react';
 import type { Plan } from '../api/types';
 import { Patterns } from './CellShape';
-import { footName } from './Drawing';
 import type { Placed } from './geometry';
+import { footName } from './saying';
 
 /** What engraved lines of an outside take; an inside has none to lose. */
 const LIMITS: ['noteMicrons' | 'thinkMicrons', string][] = [

@@ -32,6 +32,12 @@ export function rowHeight(kind: RowKind): number {
     return kind === 'mask-on' || kind === 'mask-off' ? 19 : kind === 'seam' || kind === 'cut' ? 20 : 25;
 }
 
+/** A place in the section. */
+export interface Spot {
+    column: number;
+    row: number;
+}
+
 export interface PlacedColumn {
     column: SectionColumn;
     index: number;

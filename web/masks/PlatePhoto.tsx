@@ -1,10 +1,11 @@
 import { Button, Select } from '@mantine/core';
-import { useRef, useState, type MouseEvent, type ReactElement } from 'react';
+import { useState, type MouseEvent, type ReactElement } from 'react';
 import { Refused } from '../api/client';
 import type { MaskFrame, MaskPlate } from '../api/types';
 import { ulid } from '../frame/ulid';
 import type { Change } from '../frame/useChange';
 import { keepPhotograph, NoPicture } from '../shared/photograph';
+import { FilePress } from '../shared/FilePress';
 
 type Shown = MaskFrame['tiles'][number] | undefined;
 
@@ -44,7 +45,6 @@ export function PlatePhotos({ plates, change }: { plates: MaskPlate[]; change: C
 }
 
 function PhotoUnder({ plate, change }: { plate: MaskPlate; change: Change }): ReactElement {
-    const file = useRef<HTMLInputElement>(null);
     const [wrong, say] = useState<string | null>(null);
     const [chosen, choose] = useState<string | null>(null);
     const photo = plate.photo;
@@ -73,25 +73,8 @@ function PhotoUnder({ plate, change }: { plate: MaskPlate; change: Change }): Re
     return (
         <section className="plate-under" aria-label={`Photograph under ${plate.name}`}>
             <h3>{plate.name}</h3>
-            <input
-                ref={file}
-                type="file"
-                accept="image/jpeg,image/png,image/webp"
-                className="unseen"
-                tabIndex={-1}
-                aria-label={`Photograph under ${plate.name}`}
-                onChange={(e) => {
-                    const picture = e.currentTarget.files?.[0];
-                    e.currentTarget.value = '';
-                    if (picture !== undefined) {
-                        void take(picture);
-                    }
-                }}
-            />
             <div className="finding-presses">
-                <Button data-small onClick={() => file.current?.click()}>
-                    {photo === null ? 'Lay one under it' : 'Another picture'}
-                </Button>
+                <FilePress label={`Photograph under ${plate.name}`} words={photo === null ? 'Lay one under it' : 'Another picture'} take={(picture) => void take(picture)} />
                 {photo !== null && (
                     <>
                         <Button data-small disabled={photo.marks.length === 0} onClick={() => void change.apply(`A name off the photograph of ${plate.name}`, [{ op: 'set', list: 'photos', id: photo.id, field: 'marks', value: photo.marks.slice(0, -1) }])}>

@@ -1,14 +1,14 @@
 import { Button, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { useRef, useState, type ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { api, Refused } from '../api/client';
 import type { MixPage, MixRatio } from '../api/types';
 import { PhotoPoint } from './PhotoPoint';
+import { FilePress } from '../shared/FilePress';
 
 /** Which whole parts of two to four jars come nearest to a colour that is wanted. */
 export function Match({ page, take }: { page: MixPage; take: (jars: string[], parts: number[]) => void }): ReactElement {
     const [wanted, want] = useState('#7C96A3');
-    const file = useRef<HTMLInputElement>(null);
     const [palette, load] = useState<{ name: string; hex: string }[]>([]);
     const [unread, say] = useState<string | null>(null);
     const read = (file: File): void => {
@@ -47,24 +47,7 @@ export function Match({ page, take }: { page: MixPage; take: (jars: string[], pa
                     </button>
                 ))}
             </div>
-            <input
-                ref={file}
-                type="file"
-                accept=".gpl,text/plain"
-                className="unseen"
-                tabIndex={-1}
-                aria-label="A palette, .gpl"
-                onChange={(e) => {
-                    const chosen = e.currentTarget.files?.[0];
-                    if (chosen !== undefined) {
-                        read(chosen);
-                    }
-                    e.currentTarget.value = '';
-                }}
-            />
-            <Button data-small onClick={() => file.current?.click()}>
-                Colours of a palette
-            </Button>
+            <FilePress label="A palette, .gpl" words="Colours of a palette" accept=".gpl,text/plain" take={read} />
             <PhotoPoint want={want} />
             {unread !== null && (
                 <p className="bad" role="alert">

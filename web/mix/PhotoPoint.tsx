@@ -1,5 +1,5 @@
-import { Button } from '@mantine/core';
 import { useRef, useState, type KeyboardEvent, type ReactElement } from 'react';
+import { FilePress } from '../shared/FilePress';
 
 /** px of the drawing; a point is the mean of a square of so many px, as paint has grain and a camera noise. */
 const MOST = 560;
@@ -7,7 +7,6 @@ const SQUARE = 5;
 
 /** A colour taken from a point of a photograph, which stays in the browser. */
 export function PhotoPoint({ want }: { want: (hex: string) => void }): ReactElement {
-    const file = useRef<HTMLInputElement>(null);
     const canvas = useRef<HTMLCanvasElement>(null);
     const [name, call] = useState<string | null>(null);
     const [at, go] = useState({ x: 0, y: 0 });
@@ -61,24 +60,7 @@ export function PhotoPoint({ want }: { want: (hex: string) => void }): ReactElem
 
     return (
         <div className="photo-point">
-            <input
-                ref={file}
-                type="file"
-                accept="image/jpeg,image/png,image/webp"
-                className="unseen"
-                tabIndex={-1}
-                aria-label="A photograph to take a colour from"
-                onChange={(e) => {
-                    const chosen = e.currentTarget.files?.[0];
-                    if (chosen !== undefined) {
-                        void load(chosen);
-                    }
-                    e.currentTarget.value = '';
-                }}
-            />
-            <Button data-small onClick={() => file.current?.click()}>
-                {name === null ? 'Take it from a photograph' : 'Another photograph'}
-            </Button>
+            <FilePress label="A photograph to take a colour from" words={name === null ? 'Take it from a photograph' : 'Another photograph'} take={(chosen) => void load(chosen)} />
             <div className="photo-sheet" hidden={name === null}>
                 <canvas
                     ref={canvas}

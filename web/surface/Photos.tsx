@@ -1,16 +1,16 @@
 import { Button } from '@mantine/core';
-import { useRef, useState, type MouseEvent, type ReactElement } from 'react';
+import { useState, type MouseEvent, type ReactElement } from 'react';
 import { Refused } from '../api/client';
 import type { Place } from '../api/types';
 import { ulid } from '../frame/ulid';
 import type { Change } from '../frame/useChange';
 import { keepPhotograph, NoPicture } from '../shared/photograph';
+import { FilePress } from '../shared/FilePress';
 
 type Photo = Place['photos'][number];
 
 /** Photographs of a place, with marks where to look: a press on the picture sets one. */
 export function Photos({ place, change }: { place: Place; change: Change }): ReactElement {
-    const file = useRef<HTMLInputElement>(null);
     const [wrong, say] = useState<string | null>(null);
     const [sending, send] = useState(false);
     const take = async (chosen: File): Promise<void> => {
@@ -30,26 +30,7 @@ export function Photos({ place, change }: { place: Place; change: Change }): Rea
             {place.photos.map((photo) => (
                 <Picture key={photo.id} place={place} photo={photo} change={change} />
             ))}
-            <input
-                ref={file}
-                type="file"
-                accept="image/jpeg,image/png,image/webp"
-                capture="environment"
-                className="unseen"
-                tabIndex={-1}
-                aria-label={`Photograph of ${place.name}`}
-                data-testid="photo-file"
-                onChange={(e) => {
-                    const chosen = e.currentTarget.files?.[0];
-                    if (chosen !== undefined) {
-                        void take(chosen);
-                    }
-                    e.currentTarget.value = '';
-                }}
-            />
-            <Button data-small disabled={sending} onClick={() => file.current?.click()}>
-                {sending ? 'Keeping the picture' : 'Photograph it'}
-            </Button>
+            <FilePress label={`Photograph of ${place.name}`} words={sending ? 'Keeping the picture' : 'Photograph it'} disabled={sending} camera testId="photo-file" take={(chosen) => void take(chosen)} />
             {wrong !== null && (
                 <p className="bad" role="alert">
                     {wrong}
