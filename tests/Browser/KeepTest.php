@@ -19,6 +19,8 @@ final class KeepTest extends BrowserTestCase
             $this->keep();
             $this->browser->press('Copy now');
             $this->browser->seeText('[data-testid="told"]', 'Copied.');
+            // The words come before the list: what stood first until then is another copy.
+            $this->browser->seeText('[data-testid="copies"] li:first-child', 'you asked for it');
             $this->note($i);
             $entries = $this->entries();
             $this->browser->click('[data-testid="copies"] button');
