@@ -9,8 +9,8 @@ use AmberStep\Core\Timing\Tasks;
 
 /**
  * How few minutes of rinsing and mixing any order could do with: of each paint the most coats in a row of which each comes
- * so long after the one before it, by what waits for what, that no gun keeps it; each is a loading. Knows neither sessions
- * nor guns, so no plan is below it.
+ * so long after the one before it, by what waits for what, that they lie in different sessions; each is a loading. Within a
+ * session a gun may be kept wet by other coats. Knows neither hands nor guns, so no plan is below it.
  */
 final readonly class LeastLoads
 {
@@ -20,7 +20,8 @@ final readonly class LeastLoads
     /** @var list<int> tasks, each after all it waits for */
     private array $order;
 
-    public function __construct(private Tasks $tasks)
+    /** @param  int  $longest  session, seconds */
+    public function __construct(private Tasks $tasks, private int $longest)
     {
         $after = $waits = array_fill(0, $tasks->count(), []);
         for ($i = 0; $i < $tasks->count(); $i++) {
@@ -50,7 +51,8 @@ final readonly class LeastLoads
     {
         $seconds = 0;
         foreach ($this->tasks->paints as $p => $paint) {
-            $seconds += $paint->gun ? $this->loads($p) * (InGuns::MIXING + min($paint->clean, $paint->cleanLast)) : 0;
+            $loads = $paint->gun ? $this->loads($p) : 0;
+            $seconds += $loads * min($paint->clean, $paint->cleanLast) + InGuns::MIXING * ($paint->keeps < $this->longest ? $loads : min(1, $loads));
         }
 
         return $seconds / 60;
@@ -65,7 +67,7 @@ final readonly class LeastLoads
             }
             $row[$i] ??= 1;
             foreach ($this->soonestAfter($i) as $next => $seconds) {
-                if ($this->tasks->paint[$next] === $paint && $seconds - $this->tasks->seconds[$next] > InGuns::STAYS) {
+                if ($this->tasks->paint[$next] === $paint && $seconds - $this->tasks->seconds[$next] > $this->longest) {
                     $row[$next] = max($row[$next] ?? 1, $row[$i] + 1);
                 }
             }

@@ -21,6 +21,12 @@ final class WorkClock
     /** @var array<string, array{non-empty-list<float>, non-empty-list<float>}> rates by quarter hour, and work done by the beginning of each, by kind and what marks the day */
     private array $days = [];
 
+    /** @var array<int, array{non-empty-list<float>, non-empty-list<float>}> the same of what dries with the moisture, by day */
+    private array $moist = [];
+
+    /** @var array<int, array{non-empty-list<float>, non-empty-list<float>}> the same of all else, by day */
+    private array $warm = [];
+
     public function __construct(public readonly Room $room)
     {
     }
@@ -80,7 +86,11 @@ final class WorkClock
      */
     private function day(int $day, DriesBy $by): array
     {
-        return $this->days[($by === DriesBy::Water ? 'moist ' : 'warm ').$this->room->dayMark($day)] ??= $this->sumsOf($day, $by);
+        if ($by === DriesBy::Water) {
+            return $this->moist[$day] ??= $this->days['moist '.$this->room->dayMark($day)] ??= $this->sumsOf($day, $by);
+        }
+
+        return $this->warm[$day] ??= $this->days['warm '.$this->room->dayMark($day)] ??= $this->sumsOf($day, $by);
     }
 
     /** @return array{non-empty-list<float>, non-empty-list<float>} */

@@ -67,42 +67,48 @@ final class Walk
         if ($this->hands->held->open[$i] > 0) {
             return false;
         }
-        $this->ask($i);
+        $begin = $this->ask($i);
 
-        return $ends <= $wanted || $this->hands->opensAt($i, $this->hands->now) < $ends;
+        return $ends <= $wanted || $this->hands->opensAt($i, $this->hands->now, $begin) < $ends;
     }
 
-    private function ask(int $i): void
+    /** @return int|null when it may be begun by its rules; null where they are not asked */
+    private function ask(int $i): ?int
     {
         [$id, $place] = $this->of[$i];
         $thread = $this->threads[$id] ?? null;
         if ($thread === null) {
-            return;
+            return null;
         }
         $this->holds[$i] = $thread->holds($thread->steps[$place]);
         $by = $this->hands->startOf($i, $this->hands->now);
         $this->hands->held->tell($i, Thread::shut($this->holds[$i]), $this->hands->now);
-        $late = $this->hands->startOf($i, $this->hands->now) - $by;
+        $begin = $this->hands->startOf($i, $this->hands->now);
+        $late = $begin - $by;
         $this->off = max($this->off, abs($late));
         if ($late > self::MINUTE) {
             $this->unheard[] = $this->tasks->keys[$i];
         }
+
+        return $begin;
     }
 
     /** @param  list<int>  $later  what did not fit */
     private function catchUp(array $later): void
     {
         foreach ($later as $i) {
-            $this->ask($i);
-            $this->take($i);
+            $this->take($i, 0, $this->ask($i));
         }
     }
 
-    /** @param  int  $from  not before */
-    private function take(int $i, int $from = 0): void
+    /**
+     * @param  int  $from  not before
+     * @param  int|null  $begin  when it may be begun, where that was just asked
+     */
+    private function take(int $i, int $from = 0, ?int $begin = null): void
     {
         [$id, $place] = $this->of[$i];
-        $this->hands->take($i, max($this->hands->now, $from));
+        $this->hands->take($i, max($this->hands->now, $from), $begin);
         if (isset($this->threads[$id])) {
             $this->threads[$id]->do($this->threads[$id]->steps[$place], $this->hands->end[$i]);
         }

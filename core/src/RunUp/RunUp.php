@@ -6,6 +6,7 @@ namespace AmberStep\Core\RunUp;
 
 use AmberStep\Core\Drying\WorkClock;
 use AmberStep\Core\Timing\Calendar;
+use AmberStep\Core\Timing\LatestStarts;
 use AmberStep\Core\Timing\Show;
 use AmberStep\Core\Timing\Tasks;
 use AmberStep\Core\Timing\Timed;

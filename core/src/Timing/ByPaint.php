@@ -87,6 +87,27 @@ final class ByPaint
         return $best;
     }
 
+    /**
+     * What is sprayed and comes before a rank, the first of all paints.
+     *
+     * @param  array<int, true>|null  $booked  only one of these; null: whichever
+     */
+    public function firstBefore(int $rank, int $at, ?array $booked): ?int
+    {
+        $best = null;
+        foreach ($this->awake->all as $paint => $ready) {
+            if ($paint < 0 || $ready === [] || array_key_first($ready) > $rank || ($booked !== null && ! isset($booked[$paint]))) {
+                continue;
+            }
+            $i = $this->firstOf($paint, $at);
+            if ($i !== null && $this->rank[$i] < $rank) {
+                [$best, $rank] = [$i, $this->rank[$i]];
+            }
+        }
+
+        return $best;
+    }
+
     /** The first of a paint that may be begun now: where none fitted into a session, none does later in it. */
     private function firstOf(int $paint, int $at): ?int
     {

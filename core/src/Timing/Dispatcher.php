@@ -137,7 +137,16 @@ final class Dispatcher
     /** @return int|null the task that is begun now; null where none may be */
     private function choose(): ?int
     {
-        return $this->first(array_filter($this->hands->sitting->hurried(), $this->awake->has(...))) ?? $this->closing() ?? $this->paints->inTheGun($this->at) ?? $this->inTheWater() ?? $this->first($this->hands->goesOn($this->awake, $this->rank, $this->at, $this->loading !== Loading::AsItComes)) ?? $this->first($this->patience->byHand($this->awake->of(-1), $this->at)) ?? $this->load();
+        return $this->first(array_filter($this->hands->sitting->hurried(), $this->awake->has(...))) ?? $this->closing() ?? $this->paints->inTheGun($this->at) ?? $this->inTheWater() ?? $this->first($this->hands->goesOn($this->awake, $this->rank, $this->at, $this->loading !== Loading::AsItComes)) ?? $this->byHandOrWithAnother();
+    }
+
+    /** What is done by hand goes before another paint, but where each is done in its turn. */
+    private function byHandOrWithAnother(): ?int
+    {
+        $hand = $this->first($this->patience->byHand($this->awake->of(-1), $this->at));
+        $inTurn = $hand !== null && $this->loading === Loading::InTurn && ! $this->hands->areGunsWaiting($this->at, true);
+
+        return ($inTurn ? $this->paints->firstBefore($this->rank[$hand], $this->at, $this->booked()) : null) ?? $hand ?? $this->load();
     }
 
     /** The first coat of another paint: no gun is taken for it while all are needed for what goes on beside a soft mask. */
@@ -146,9 +155,16 @@ final class Dispatcher
         if ($this->hands->areGunsWaiting($this->at, $this->loading !== Loading::AsItComes)) {
             return null;
         }
+
+        return $this->paints->mostReady($this->at, $this->loading === Loading::Whole && ! $this->gaveUp, $this->booked());
+    }
+
+    /** @return array<int, true>|null paints the guns are kept for, where that is all of them */
+    private function booked(): ?array
+    {
         $booked = $this->hands->sitting->booked($this->at);
 
-        return $this->paints->mostReady($this->at, $this->loading === Loading::Whole && ! $this->gaveUp, count($booked) < $this->bench->guns ? null : $booked);
+        return count($booked) < $this->bench->guns ? null : $booked;
     }
 
     private function closing(): ?int

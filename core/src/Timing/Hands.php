@@ -93,10 +93,14 @@ final class Hands
         return $begin;
     }
 
-    /** The same where the guns are cleaned first, since nothing more is sprayed in this session otherwise. */
-    public function opensAt(int $i, int $at): int
+    /**
+     * The same where the guns are cleaned first, since nothing more is sprayed in this session otherwise.
+     *
+     * @param  int|null  $begin  what startOf said of the same moment, where it was just asked
+     */
+    public function opensAt(int $i, int $at, ?int $begin = null): int
     {
-        $begin = $this->startOf($i, $at);
+        $begin ??= $this->startOf($i, $at);
         if ($begin <= $at || $this->guns->loaded === [] || ! $this->guns->dryBefore($i, $begin)) {
             return $begin;
         }
@@ -113,11 +117,12 @@ final class Hands
      * Begins it as soon as it may be from a moment on, cleaning and mixing before it where that is due, and ends with it.
      *
      * @param  int  $at  not before the hands are free
+     * @param  int|null  $begin  what startOf said of the same moment, where nothing was asked since
      * @return list<int> tasks that wait for none any more
      */
-    public function take(int $i, int $at): array
+    public function take(int $i, int $at, ?int $begin = null): array
     {
-        $begin = $this->startOf($i, $at);
+        $begin ??= $this->startOf($i, $at);
         $this->lets[$i] = $this->sitting->opens($i, $this->letsFrom($i, $at));
         // What is cleaned moves the task, and while it waits another paint may dry.
         while (($clean = $this->guns->cleanBefore($i, $begin, $this->now)) !== $this->now) {

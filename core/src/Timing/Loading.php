@@ -15,4 +15,7 @@ enum Loading: string
 
     /** Besides, only once all is ready that takes it, unless hands would be idle for longer than an afternoon. */
     case Whole = 'whole';
+
+    /** When it is its turn by rank, before what is done by hand and comes after it. */
+    case InTurn = 'in-turn';
 }

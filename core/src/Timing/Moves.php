@@ -16,25 +16,21 @@ final readonly class Moves
     /**
      * One loading of a paint waits for the next: its first coat is put off until what the other begins with is ready.
      *
+     * @param  array<int, int>  $rank
      * @param  array<int, int>  $putOff
-     * @return array<int, int>
+     * @param  bool  $hurries  and what it waits for goes before all else, so that little is lost by it
+     * @return array{array<int, int>, array<int, int>} ranks and put-offs
      */
-    public function gathered(Trial $from, array $putOff): array
+    public function gathered(Trial $from, array $rank, array $putOff, bool $hurries = false): array
     {
-        $loads = $from->loads($this->tasks);
-        if ($loads === []) {
-            return $putOff;
-        }
-        $paint = array_keys($loads)[$this->random->getInt(0, count($loads) - 1)];
-        $k = $this->random->getInt(0, count($loads[$paint]) - 2);
-        $later = $loads[$paint][$k + 1][0];
-        foreach ($loads[$paint][$k] as $task) {
-            $putOff[$task] = $later;
+        [$one, $next] = $this->loadings($from);
+        foreach ($one as $task) {
+            $putOff[$task] = $next[0];
         }
         // What the later one begins with goes on as it was: only the earlier waits.
-        unset($putOff[$later]);
+        unset($putOff[$next[0] ?? -1]);
 
-        return $putOff;
+        return [$hurries ? $this->first($from, $rank, $next) : $rank, $putOff];
     }
 
     /**
@@ -45,26 +41,43 @@ final readonly class Moves
      */
     public function hurried(Trial $from, array $rank): array
     {
+        return $this->first($from, $rank, $this->loadings($from)[1]);
+    }
+
+    /** @return array{list<int>, list<int>} what is sprayed from one loading of a paint, and from the next; none where each is put into a gun once */
+    private function loadings(Trial $from): array
+    {
         $loads = $from->loads($this->tasks);
         if ($loads === []) {
-            return $rank;
+            return [[], []];
         }
         $paint = array_keys($loads)[$this->random->getInt(0, count($loads) - 1)];
         $k = $this->random->getInt(0, count($loads[$paint]) - 2);
-        $hurry = array_fill_keys($loads[$paint][$k + 1], true);
-        $before = [];
-        foreach (array_reverse($from->timed->order) as $i) {
+
+        return [$loads[$paint][$k], $loads[$paint][$k + 1]];
+    }
+
+    /**
+     * @param  array<int, int>  $rank
+     * @param  list<int>  $tasks  that go first, with all they wait for
+     * @return array<int, int>
+     */
+    private function first(Trial $from, array $rank, array $tasks): array
+    {
+        $first = array_fill_keys($tasks, true);
+        foreach (array_reverse($tasks === [] ? [] : $from->timed->order) as $i) {
             foreach ($this->tasks->unlocks[$i] as $next) {
-                if (isset($hurry[$next])) {
-                    $hurry[$i] = true;
+                if (isset($first[$next])) {
+                    $first[$i] = true;
                     break;
                 }
             }
         }
-        foreach ($from->timed->order as $i) {
-            $before[isset($hurry[$i]) ? 0 : 1][] = $i;
+        $order = [[], []];
+        foreach ($tasks === [] ? [] : $from->timed->order as $i) {
+            $order[isset($first[$i]) ? 0 : 1][] = $i;
         }
-        foreach ([...$before[0] ?? [], ...$before[1] ?? []] as $place => $task) {
+        foreach ([...$order[0], ...$order[1]] as $place => $task) {
             $rank[$task] = $place;
         }
 

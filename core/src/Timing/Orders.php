@@ -54,7 +54,7 @@ final readonly class Orders
                     default => $this->anyhow() ?? [$best, $bestScore],
                 };
             }
-            $moved = $this->moved($order, $this->random->getInt(0, count($order) - 1), $this->random->getInt(0, count($order) - 1));
+            $moved = $this->random->getInt(0, 1) === 0 ? $this->moved($order, $this->random->getInt(0, count($order) - 1), $this->random->getInt(0, count($order) - 1)) : $this->together($order);
             $its = $this->score($moved);
             if ($its === null || ! $this->isTaken($its->cost() - $score->cost(), self::HOT * self::COOLS ** ($n % self::ANEW))) {
                 continue;
@@ -108,6 +108,40 @@ final readonly class Orders
         }
         $moved = array_splice($order, $from, $many);
         array_splice($order, min($to, count($order)), 0, $moved);
+
+        return $order;
+    }
+
+    /**
+     * A task with all it waits for comes sooner, or with all that waits for it later: no such order breaks what waits for what.
+     *
+     * @param  list<int>  $order
+     * @return list<int>
+     */
+    private function together(array $order): array
+    {
+        $last = count($order) - 1;
+        $from = $this->random->getInt(0, $last - 1);
+        $length = min($last - $from, $this->random->getInt(1, max(1, intdiv($last, 2)))) + 1;
+        $some = array_slice($order, $from, $length);
+        $sooner = $this->random->getInt(0, 1) === 0;
+        $with = [];
+        if ($sooner) {
+            $with[$some[$length - 1]] = true;
+            foreach (array_reverse($some) as $i) {
+                if (array_filter($this->tasks->unlocks[$i], static fn (int $next): bool => isset($with[$next])) !== []) {
+                    $with[$i] = true;
+                }
+            }
+        } else {
+            $with[$some[0]] = true;
+            foreach ($some as $i) {
+                $with += isset($with[$i]) ? array_fill_keys($this->tasks->unlocks[$i], true) : [];
+            }
+        }
+        $others = array_values(array_filter($some, static fn (int $i): bool => ! isset($with[$i])));
+        $these = array_values(array_filter($some, static fn (int $i): bool => isset($with[$i])));
+        array_splice($order, $from, $length, $sooner ? [...$these, ...$others] : [...$others, ...$these]);
 
         return $order;
     }

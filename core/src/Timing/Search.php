@@ -18,7 +18,7 @@ final class Search
     /** Trials, where there are few tasks and where there are many: a trial takes as long as there are tasks. */
     private const MOST = 1500;
 
-    private const LEAST = 250;
+    private const LEAST = 400;
 
     /** Tasks times trials that are worth the time. */
     private const EFFORT = 100000;
@@ -62,7 +62,8 @@ final class Search
         $watch = new Calm($this->calendar, $calm);
         $this->best = $calm;
         $still = $calm;
-        foreach ((new StartLists($this->tasks, $this->calendar))->ranks() as $rank) {
+        $latest = $this->bench->due === [] ? [] : (new LatestStarts($this->tasks, $calm->timed->order, $this->bench->due, $this->calendar, $this->clock))->of;
+        foreach ((new StartLists($this->tasks, $this->calendar, $this->now, $latest))->ranks() as $rank) {
             foreach (Loading::cases() as $loading) {
                 $still = $this->keep($this->trial($rank, [], $loading), $watch, $still);
             }
@@ -116,7 +117,8 @@ final class Search
         $rank = $from->rank;
         $putOff = $from->putOff;
         match ($this->random->getInt(0, 9)) {
-            0, 1, 2, 3 => $putOff = $this->moves->gathered($from, $putOff),
+            0, 1 => [$rank, $putOff] = $this->moves->gathered($from, $rank, $putOff, hurries: true),
+            2, 3 => [$rank, $putOff] = $this->moves->gathered($from, $rank, $putOff),
             4, 5, 6 => $rank = $this->moves->hurried($from, $rank),
             7 => $putOff = $this->moves->without($putOff),
             8 => $putOff = $this->moves->behind($from, $putOff),

@@ -4,10 +4,17 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Timing;
 
-/** Orders to begin a search with: the trade's, and what the longest work and waits hang on first. */
+/**
+ * Orders to begin a search with: the trade's, what the longest work and waits hang on first, and, where there is a show,
+ * what has to begin soonest for it.
+ */
 final readonly class StartLists
 {
-    public function __construct(private Tasks $tasks, private Calendar $calendar)
+    /** Seconds after which a build is taken to be wanted that has no show. */
+    private const SOME_DAY = 365 * 86400;
+
+    /** @param  array<int, int>  $latest  when each task has to begin at the latest, of those whose build has a show */
+    public function __construct(private Tasks $tasks, private Calendar $calendar, private int $now, private array $latest)
     {
     }
 
@@ -15,15 +22,28 @@ final readonly class StartLists
     public function ranks(): iterable
     {
         yield array_keys($this->tasks->keys);
-        yield $this->byTail();
+        yield self::by(array_map(static fn (float $tail): float => -$tail, $this->tails()));
+        if ($this->latest !== []) {
+            yield $this->forShows();
+        }
     }
 
-    /** @return list<int> rank of each task, the one with the longest tail of work and waits first */
-    private function byTail(): array
+    /** @return list<int> rank of each task, the one that has to begin soonest for its show first */
+    private function forShows(): array
     {
-        $tail = $this->tails();
-        $order = array_keys($tail);
-        usort($order, static fn (int $a, int $b): int => [$tail[$b], $a] <=> [$tail[$a], $b]);
+        $tails = $this->tails();
+
+        return self::by(array_map(fn (float $tail, int $i): float => $this->latest[$i] ?? $this->now + self::SOME_DAY - $tail, $tails, array_keys($tails)));
+    }
+
+    /**
+     * @param  array<int, float|int>  $figures  of each task
+     * @return list<int> rank of each task, the one with the lowest figure first
+     */
+    private static function by(array $figures): array
+    {
+        $order = array_keys($figures);
+        usort($order, static fn (int $a, int $b): int => [$figures[$a], $a] <=> [$figures[$b], $b]);
         $rank = array_flip($order);
         ksort($rank);
 

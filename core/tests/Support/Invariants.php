@@ -25,11 +25,13 @@ trait Invariants
         $this->holdsSayWhereTheyComeFrom($build, $plan, $seed);
     }
 
-    private function doNext(Build|TypedBuild $build, Plan $plan): void
+    /** So many steps of a plan, one after the other, as it has them; fewer where fewer are left. */
+    private function doNext(Build|TypedBuild $build, Plan $plan, int $steps = 1): void
     {
-        $next = $plan->byTime()[0];
-        $build->now = max($build->now, $next->endEpoch);
-        $build->events[] = StepEvent::of($next->step, sprintf('01E0000000%016d', count($build->events) + 1), $build->now, $build->now);
+        foreach (array_slice($plan->byTime(), 0, $steps) as $next) {
+            $build->now = max($build->now, $next->endEpoch);
+            $build->events[] = StepEvent::of($next->step, sprintf('01E0000000%016d', count($build->events) + 1), $build->now, $build->now);
+        }
     }
 
     private function orderOfArrivalDoesNotMatter(Build|TypedBuild $build, callable $shuffled, Plan $plan, int $seed): void

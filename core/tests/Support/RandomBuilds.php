@@ -15,6 +15,9 @@ trait RandomBuilds
 
     private const PER_CASE = 25;
 
+    /** Steps that are done of a plan before it is looked at again. */
+    private const FOLLOWED = 3;
+
     abstract protected static function first(): int;
 
     #[DataProvider('seeds')]
@@ -33,19 +36,19 @@ trait RandomBuilds
     /** Works on plan, and now and then off it. */
     private function work(Build $build, RandomBuild $random, int $steps): void
     {
-        for ($i = 0; $i < $steps; $i++) {
+        for ($done = 0; $done < $steps; $done += self::FOLLOWED) {
             $plan = $build->plan();
             if ($plan->left === []) {
                 return;
             }
-            if ($random->chance(8)) {
+            if ($random->chance(8 * self::FOLLOWED)) {
                 $painted = array_filter($build->kit->areas, static fn ($a): bool => $plan->context->surface->area($a->id)->layers !== []);
                 $names = static fn (array $areas): array => array_values(array_map(static fn ($a): string => $a->name, $areas));
                 $build->record(['at' => $build->now, ...$random->offPlan($names($build->kit->areas), $names($painted))]);
                 $build->now += 60;
-            } else {
-                $this->doNext($build, $plan);
+                $plan = $build->plan();
             }
+            $this->doNext($build, $plan, min(self::FOLLOWED, $steps - $done));
         }
     }
 

@@ -26,12 +26,13 @@ final class ExactTest extends TestCase
 
     private const AT_19 = 1140;
 
+    /** The others up to 37 are not proven, or not soon. Of those after, 40 is, and ends 10 % later than it need. */
     private const SHORT = [1, 3, 4, 5, 6, 7, 9, 10, 11, 12, 13, 14, 16, 18, 19, 20, 21, 23, 28, 29, 30, 31, 32, 33, 34, 35, 36, 37];
 
     /** Of those, proven against ways too in which an evening is ended on purpose before its time. */
     private const IDLES = [3, 4, 5, 7, 9, 11, 14, 19, 29, 31];
 
-    private const LONG = [1, 2, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15];
+    private const LONG = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15];
 
     /** Per cent by which it may end later. */
     private const WORST = 3.0;

@@ -2,13 +2,10 @@
 
 declare(strict_types=1);
 
-namespace AmberStep\Core\RunUp;
+namespace AmberStep\Core\Timing;
 
 use AmberStep\Core\Drying\WorkClock;
 use AmberStep\Core\Log\CabinetStay;
-use AmberStep\Core\Timing\Calendar;
-use AmberStep\Core\Timing\Tasks;
-use AmberStep\Core\Timing\Warmed;
 
 /**
  * When each task has to begin at the latest for its build to be ready in time (handbook 10, Slack and chance): counted

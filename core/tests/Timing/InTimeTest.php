@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace AmberStep\Core\Tests\Timing;
+
+use AmberStep\Core\Drying\Room;
+use AmberStep\Core\Drying\WorkClock;
+use AmberStep\Core\Tests\Timing\Exact\Cases;
+use AmberStep\Core\Timing\Bench;
+use AmberStep\Core\Timing\Calendar;
+use AmberStep\Core\Timing\Dispatcher;
+use AmberStep\Core\Timing\Hints;
+use AmberStep\Core\Timing\LatestStarts;
+use AmberStep\Core\Timing\Loading;
+use AmberStep\Core\Timing\Score;
+use AmberStep\Core\Timing\Search;
+use AmberStep\Core\Timing\StartLists;
+use AmberStep\Core\Timing\Tasks;
+use DateTimeZone;
+use PHPUnit\Framework\TestCase;
+
+/** A coat that decides whether a show is made, while there is work by hand on something else for two evenings. */
+final class InTimeTest extends TestCase
+{
+    private const MONDAY_19 = 1772478000;
+
+    private const TUESDAY_21 = self::MONDAY_19 + 26 * 3600;
+
+    private Tasks $tasks;
+
+    private Calendar $calendar;
+
+    private WorkClock $clock;
+
+    private Bench $bench;
+
+    protected function setUp(): void
+    {
+        $task = static fn (int $build, int $minutes, int $paint, array $after = [], array $arcs = []): array => ['build' => $build, 'minutes' => $minutes, 'paint' => $paint, 'water' => 0, 'sitting' => -1, 'after' => $after, 'arcs' => $arcs];
+        $byHand = array_fill(0, 9, $task(0, 12, -1));
+        $case = ['tasks' => [...$byHand, $task(1, 3, 0, [], [[10, 960]]), $task(1, 10, -1, [9])], 'sessions' => [...array_fill_keys(['mon', 'tue', 'wed', 'thu', 'fri'], [[1140, 1200]]), 'sat' => [], 'sun' => []], 'paints' => 1, 'guns' => 1, 'cabinet' => []];
+        $this->tasks = Cases::tasks($case);
+        $this->calendar = new Calendar($case['sessions'], new DateTimeZone('UTC'));
+        $this->clock = new WorkClock(Room::reference(self::MONDAY_19));
+        $this->bench = new Bench(1, due: ['build1' => self::TUESDAY_21]);
+    }
+
+    /** @param  list<int>  $rank */
+    private function score(array $rank, Loading $loading): Score
+    {
+        return Score::of((new Dispatcher($this->tasks, $this->calendar, $this->clock, self::MONDAY_19, $this->bench, $rank, [], $loading))->run(), $this->tasks, $this->calendar, self::MONDAY_19, $this->bench->due);
+    }
+
+    public function test_what_has_to_begin_soonest_for_a_show_is_loaded_in_its_turn(): void
+    {
+        $latest = (new LatestStarts($this->tasks, range(0, 10), $this->bench->due, $this->calendar, $this->clock))->of;
+        self::assertEqualsCanonicalizing([9, 10], array_keys($latest), 'of the build with a show alone');
+        $lists = iterator_to_array((new StartLists($this->tasks, $this->calendar, self::MONDAY_19, $latest))->ranks(), false);
+        self::assertSame(0, $lists[2][9], 'the coat comes first');
+
+        foreach ([Loading::AsItComes, Loading::Patient, Loading::Whole] as $loading) {
+            self::assertGreaterThan(0, $this->score($lists[2], $loading)->late, $loading->value);
+        }
+        self::assertSame(0, $this->score($lists[2], Loading::InTurn)->late);
+    }
+
+    public function test_without_a_show_no_list_is_for_one(): void
+    {
+        self::assertCount(2, iterator_to_array((new StartLists($this->tasks, $this->calendar, self::MONDAY_19, []))->ranks(), false));
+    }
+
+    public function test_a_search_finds_it_whatever_its_seed(): void
+    {
+        foreach ([1, 2] as $seed) {
+            $hints = (new Search($this->tasks, $this->calendar, $this->clock, self::MONDAY_19, $this->bench, $seed, 10))->run(new Hints, static fn (): bool => true) ?? new Hints;
+            $timed = (new Dispatcher($this->tasks, $this->calendar, $this->clock, self::MONDAY_19, $this->bench, $hints->ranks($this->tasks), $hints->putOffs(array_flip($this->tasks->keys)), $hints->loading))->run();
+
+            self::assertLessThanOrEqual(self::TUESDAY_21, $timed->end[10], "seed {$seed}");
+        }
+    }
+}
