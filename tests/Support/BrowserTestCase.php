@@ -19,7 +19,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected function setUp(): void
     {
-        $this->server = new Server(self::NOW);
+        $this->server = new Server(self::NOW, warm: true);
         $this->browser = Browser::shared();
         $this->build = $this->server->request('GET', '/api/frame')[1]['builds'][0]['id'];
     }

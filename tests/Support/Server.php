@@ -22,11 +22,15 @@ final class Server
     /** @var array<string, string> databases with the demo, by instant */
     private static array $demos = [];
 
+    /** @var array<string, string> folders of what was answered of these, by instant */
+    private static array $answered = [];
+
     /**
      * @param  string  $served  more of PHP's settings, as a command line has them
      * @param  bool  $demo  whether the demo is loaded; else there is no build
+     * @param  bool  $warm  it has been looked at before: plans need not be worked out once more for each test
      */
-    public function __construct(private readonly string $now, private readonly string $served = '', bool $demo = true)
+    public function __construct(private readonly string $now, private readonly string $served = '', bool $demo = true, bool $warm = false)
     {
         $this->port = self::freePort();
         // A folder of its own: the backups that lie beside a database are kept by their number.
@@ -34,8 +38,35 @@ final class Server
         mkdir($folder);
         $this->database = $folder.'/bench.sqlite';
         copy(self::prepared($now, $demo), $this->database);
+        if ($warm) {
+            (new Filesystem)->copyDirectory(self::answered($now), self::answersOf($this->database));
+        }
         $this->start();
         $this->setClock($now);
+    }
+
+    /** What a server with the demo has answered at an instant: worked out once, copied from then on. */
+    private static function answered(string $now): string
+    {
+        if (! isset(self::$answered[$now])) {
+            $folder = sys_get_temp_dir().'/amber-answered-'.bin2hex(random_bytes(6));
+            $server = new self($now);
+            foreach ($server->request('GET', '/api/frame')[1]['builds'] as $build) {
+                $server->request('GET', "/api/builds/{$build['id']}/bench?minutes=90");
+            }
+            $server->request('GET', '/api/frame');
+            (new Filesystem)->copyDirectory(self::answersOf($server->database), $folder);
+            $server->stop();
+            register_shutdown_function(static fn () => (new Filesystem)->deleteDirectory($folder));
+            self::$answered[$now] = $folder;
+        }
+
+        return self::$answered[$now];
+    }
+
+    private static function answersOf(string $database): string
+    {
+        return self::root().'/var/cache/'.hash('xxh64', $database);
     }
 
     public function address(): string
@@ -184,7 +215,7 @@ final class Server
     {
         $this->kill();
         (new Filesystem)->deleteDirectory(dirname($this->database));
-        (new Filesystem)->deleteDirectory(self::root().'/var/cache/'.hash('xxh64', $this->database));
+        (new Filesystem)->deleteDirectory(self::answersOf($this->database));
     }
 
     private function environment(): string
