@@ -31,11 +31,7 @@ final class Dispatcher
 
     private ?Promised $promised = null;
 
-    /** When the guns would be clean, if they were cleaned as soon as the hands were free. */
-    private int $clean = 0;
-
-    /** Seconds above which a task is not looked at: it does not fit into this session any more. */
-    private int $fits = PHP_INT_MAX;
+    private SessionLeft $session;
 
     private ByPaint $paints;
 
@@ -57,6 +53,7 @@ final class Dispatcher
     public function run(): Timed
     {
         $this->hands = new Hands($this->tasks, $this->calendar, $this->clock, $this->now, $this->bench);
+        $this->session = new SessionLeft($this->tasks, $this->calendar, $this->hands);
         $this->patience = new Patience($this->tasks, $this->hands, $this->calendar, $this->bench->guns);
         $this->promised = $this->told === null ? null : new Promised($this->told, $this->tasks, $this->calendar, $this->hands);
         $this->awake = new Awake($this->tasks, $this->rank);
@@ -115,7 +112,7 @@ final class Dispatcher
     /** What was promised goes before what is decided anew, but for a chance that closes and was not known of. */
     private function next(): ?int
     {
-        $this->look();
+        $this->session->look($this->at);
         $next = $this->promised?->next($this->at);
         $closing = $next === null ? null : $this->closing();
 
@@ -123,15 +120,6 @@ final class Dispatcher
             $next === null => $this->promised?->rests === true ? null : $this->choose(),
             default => $closing === null || $this->promised?->has($closing) === true ? $next : $closing,
         };
-    }
-
-    /** How much of the session is left. */
-    private function look(): void
-    {
-        $left = $this->calendar->endsAt($this->at) - $this->at;
-        // What is longer than any session is begun in whatever is left of one; a session that has not begun has room for all.
-        $this->clean = $this->hands->now + $this->hands->guns->cleaningAfter(-1);
-        $this->fits = $left > 0 && $left < $this->calendar->longest() ? $left - max(0, $this->clean - $this->at) : PHP_INT_MAX;
     }
 
     /** @return int|null the task that is begun now; null where none may be */
@@ -216,7 +204,7 @@ final class Dispatcher
             // What is let go and yet not begun does not fit into this session any more, or not before the guns are clean.
             $next = min($next, match (true) {
                 $lets > $this->at => $lets,
-                $this->clean > $this->at => $this->clean,
+                $this->session->clean > $this->at => $this->session->clean,
                 default => $session ??= $this->calendar->nextAfter($this->at),
             });
         }
@@ -227,12 +215,7 @@ final class Dispatcher
 
     private function isOpen(int $i): bool
     {
-        if ($this->hands->sitting->isBrokenBy($i, $this->at) || ! $this->patience->lets($i, $this->at)) {
-            return false;
-        }
-        $takes = $this->tasks->seconds[$i] - $this->tasks->water[$i];
-        $rest = isset($this->hands->sitting->left[$i]) || $takes + $this->hands->sitting->rest > $this->calendar->longest() ? 0 : $this->hands->sitting->rest;
-        if ($takes + $rest > $this->fits && $takes < $this->calendar->longest() && $this->tasks->fixed[$i] === null) {
+        if ($this->hands->sitting->isBrokenBy($i, $this->at) || ! $this->patience->lets($i, $this->at) || ! $this->session->hasRoomFor($i)) {
             return false;
         }
         $lets = $this->hands->letsFrom($i, $this->at) - $this->hands->guns->mixing($i, $this->at);
@@ -244,6 +227,6 @@ final class Dispatcher
             return false;
         }
 
-        return $this->hands->startOf($i, $this->at) <= $this->at || ($this->at >= $this->clean && $this->hands->opensAt($i, $this->at) <= $this->at);
+        return $this->session->opens($i, $this->at);
     }
 }

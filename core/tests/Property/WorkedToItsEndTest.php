@@ -26,7 +26,7 @@ final class WorkedToItsEndTest extends TestCase
             if ($plan->left === []) {
                 break;
             }
-            $this->doNext($build, $plan);
+            $this->doNext($build, $plan, 3);
         }
 
         self::assertSame([], array_keys($build->plan()->left), "seed {$seed}");
