@@ -53,6 +53,7 @@ final class Promises
 
     public function keep(Promise $promise, Hints $hints): void
     {
+        $now = $this->clock->epoch();
         $rests = $this->marks->ofKits();
         $last = $this->last();
         $says = $last !== null && $last['rests'] === $rests ? $last['says'] : $this->marks->ofWhatKitsSay();
@@ -60,9 +61,9 @@ final class Promises
             $this->write(self::before($last['says']), $last);
         }
         // What was done since is kept for a day: taken back, it has its place again.
-        $done = array_diff_key(array_filter($last['begins'] ?? [], fn (int $begin): bool => $begin > $this->clock->epoch() - self::A_DAY), $promise->begins);
+        $done = array_diff_key(array_filter($last['begins'] ?? [], static fn (int $begin): bool => $begin > $now - self::A_DAY), $promise->begins);
         $this->write(self::FILE, [
-            'at' => $this->clock->epoch(), 'rests' => $rests, 'says' => $says, 'hints' => self::mark($hints),
+            'at' => $now, 'rests' => $rests, 'says' => $says, 'hints' => self::mark($hints),
             'begins' => $done + $promise->begins, 'lets' => $promise->lets + array_intersect_key($last['lets'] ?? [], $done), 'sessions' => $promise->sessions,
         ]);
     }
