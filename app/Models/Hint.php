@@ -11,8 +11,8 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property int $id
  * @property string $state of all it was found for
- * @property array{order?: list<string>, putOffs?: array<string, string>, loading?: string} $hints
- * @property int $at
+ * @property array{order?: list<string>, putOffs?: array<string, string>, loading?: string, rounds?: int} $hints
+ * @property int $at when something was found last, epoch seconds: each find has another
  */
 final class Hint extends Model
 {

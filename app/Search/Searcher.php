@@ -31,6 +31,12 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class Searcher
 {
+    /** Rounds a state is searched for at most; the first that finds nothing better is the last. */
+    private const ROUNDS = 8;
+
+    /** Of the first round; each has its own, so that the same state is searched the same way. */
+    private const SEED = 7;
+
     public function __construct(private Marks $marks, private Neighbours $neighbours, private Problems $problems, private Settings $settings, private ShelfRepository $shelf, private Workshop $workshop, private Hints $hints, private RoomSource $rooms, private BenchClock $clock)
     {
     }
@@ -43,11 +49,20 @@ final readonly class Searcher
 
     public function isSearched(string $state): bool
     {
-        return Hint::query()->whereKey(Hint::ONLY)->value('state') === $state;
+        return $this->rounds($state) >= self::ROUNDS;
+    }
+
+    /** Rounds a state was searched for. */
+    private function rounds(string $state): int
+    {
+        /** @var Hint|null $row */
+        $row = Hint::query()->find(Hint::ONLY);
+
+        return $row?->state === $state ? $row->hints['rounds'] ?? self::ROUNDS : 0;
     }
 
     /**
-     * One search.
+     * One round of a search.
      *
      * @param  callable(): bool  $goesOn  false: the state has moved on
      * @return string|null what came of it, in words; null where it was given up
@@ -63,12 +78,13 @@ final readonly class Searcher
         $now = $this->clock->epoch();
         $tasks = array_map(static fn (array $one): Tasks => $one['neighbour']->tasks, $this->neighbours->of($marks, ''));
         if ($tasks === []) {
-            return $this->keep($state, new Found, $now) ? 'there is no build in hand' : null;
+            return $this->keep($state, new Found, $now, self::ROUNDS) ? 'there is no build in hand' : null;
         }
         $calendar = $this->settings->calendar(BenchZone::zone());
         $before = $this->hints->now();
+        $round = $this->rounds($state) + 1;
         $bench = $this->workshop->bench();
-        $found = (new Search(Joined::of(array_values($tasks)), $calendar, new WorkClock($this->rooms->room($now)), $now, $bench))->run($before, $goesOn);
+        $found = (new Search(Joined::of(array_values($tasks)), $calendar, new WorkClock($this->rooms->room($now)), $now, $bench, self::SEED + $round - 1))->run($before, $goesOn);
         if ($found === null) {
             return null;
         }
@@ -83,20 +99,24 @@ final readonly class Searcher
         [$with, $without] = [$full($found), $full($before)];
         $score = static fn (Timetable $t): Score => Score::of($t->timed, $t->tasks, $calendar, $now, $bench->due);
         $better = $score($with)->isBetterThan($score($without));
-        if (! $this->keep($state, $better ? $found : $before, $now)) {
+        if (! $this->keep($state, $better ? $found : $before, $now, $better ? $round : self::ROUNDS)) {
             return null;
         }
 
         return $better ? sprintf('%d min at the guns that are not spraying, %d evenings', intdiv($score($with)->gun, 60), $score($with)->evenings) : 'nothing better';
     }
 
-    private function keep(string $state, Found $found, int $now): bool
+    private function keep(string $state, Found $found, int $now, int $rounds): bool
     {
-        return DB::transaction(function () use ($state, $found, $now): bool {
+        return DB::transaction(function () use ($state, $found, $now, $rounds): bool {
             if ($this->state() !== $state) {
                 return false;
             }
-            Hint::query()->updateOrCreate(['id' => Hint::ONLY], ['state' => $state, 'hints' => ['order' => $found->order, 'putOffs' => $found->putOffs, 'loading' => $found->loading->value], 'at' => $now]);
+            /** @var Hint|null $row */
+            $row = Hint::query()->find(Hint::ONLY);
+            // Answers rest on when something was found: where nothing was, they stand.
+            $at = $row !== null && serialize($found) === serialize($this->hints->now()) ? $row->at : max($now, ($row->at ?? 0) + 1);
+            Hint::query()->updateOrCreate(['id' => Hint::ONLY], ['state' => $state, 'hints' => ['order' => $found->order, 'putOffs' => $found->putOffs, 'loading' => $found->loading->value, 'rounds' => $rounds], 'at' => $at]);
 
             return true;
         });

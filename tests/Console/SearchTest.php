@@ -59,8 +59,9 @@ final class SearchTest extends AppTestCase
         self::assertSame(0, Hint::query()->count());
 
         self::assertStringContainsString('min at the guns', (string) $searcher->search($state, static fn (): bool => true));
-        self::assertTrue($searcher->isSearched($state));
+        self::assertFalse($searcher->isSearched($state), 'it goes on while it finds something better');
         $found = app(Hints::class)->now();
+        $at = Hint::query()->value('at');
         $with = self::atTheGuns(app(AllBuilds::class)->all())['gun'];
         self::assertGreaterThanOrEqual($this->leastAtTheGuns(), $with, 'no plan is below what waits for what');
         self::assertLessThan(self::atTheGuns(app(AllBuilds::class)->all(new Found))['gun'], $with);
@@ -69,6 +70,13 @@ final class SearchTest extends AppTestCase
         Hint::query()->delete();
         $searcher->search($state, static fn (): bool => true);
         self::assertEquals($found, app(Hints::class)->now(), 'searched twice it finds the same');
+
+        $gun = self::atTheGuns(app(AllBuilds::class)->all())['gun'];
+        $said = $searcher->search($state, static fn (): bool => true);
+        self::assertSame($said === 'nothing better', $searcher->isSearched($state), 'the first round that finds nothing is the last');
+        self::assertSame($said === 'nothing better', Hint::query()->value('at') === $at, 'what rests on it stands where nothing was found');
+        self::assertSame([], $this->missed(app(AllBuilds::class)->all()));
+        self::assertLessThanOrEqual($gun, self::atTheGuns(app(AllBuilds::class)->all())['gun']);
     }
 
     private function leastAtTheGuns(): float

@@ -12,6 +12,8 @@ use AmberStep\Core\Plan\Plans;
 use AmberStep\Core\Step\Hold;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Tests\Support\SetOfBuilds;
+use AmberStep\Core\Timing\Hints;
+use AmberStep\Core\Timing\Loading;
 use AmberStep\Core\Timing\SprayPlace;
 use AmberStep\Core\Work\Operation;
 use DateTimeImmutable;
@@ -46,9 +48,11 @@ final class OnePairOfHandsTest extends TestCase
     {
         for ($seed = $from; $seed < $from + self::PER_CASE; $seed++) {
             $set = new SetOfBuilds($seed);
-            $plans = $set->plans();
+            // Each way of loading the guns that a search may find.
+            $loading = Loading::cases()[$seed % count(Loading::cases())];
+            $plans = $set->plans(new Hints(loading: $loading));
             $lines = self::lines($plans);
-            self::assertSame([], self::wrong($lines, $plans, $set), "set {$seed}");
+            self::assertSame([], self::wrong($lines, $plans, $set), "set {$seed}, {$loading->value}");
             self::assertCount(array_sum(array_map(static fn ($p): int => count($p->left), $plans->byBuild)), array_filter($lines, static fn (array $l): bool => ! self::atGun($l['step'])));
             if ($seed % 5 === 0) {
                 $this->spoiltIsFound($lines, $plans, $set, $seed);
