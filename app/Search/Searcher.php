@@ -98,7 +98,7 @@ final readonly class Searcher
         $full = static fn (Found $hints): Timetable => new Timetable($problems, Compiler::ofTheTrade()->rules, $calendar, $now, $bench, $hints);
         [$with, $without] = [$full($found), $full($before)];
         $score = static fn (Timetable $t): Score => Score::of($t->timed, $t->tasks, $calendar, $now, $bench->due);
-        $better = $score($with)->isBetterThan($score($without));
+        $better = $with->isBetterThan($without);
         if (! $this->keep($state, $better ? $found : $before, $now, $better ? $round : self::ROUNDS)) {
             return null;
         }

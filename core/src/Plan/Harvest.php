@@ -47,6 +47,7 @@ final class Harvest
         $harvest->inTheWarmth();
         $thread->waiting->into($harvest->tasks);
         SoftMasks::into($harvest->tasks, $thread->steps);
+        MaskStays::into($harvest->tasks, $thread);
         $harvest->walk();
 
         return $harvest->tasks;

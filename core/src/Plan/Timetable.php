@@ -142,6 +142,12 @@ final class Timetable
         return Score::of($timed, $this->tasks, $this->calendar, $this->now, $this->bench->due);
     }
 
+    /** Whether it is worth taking instead: better by what counts, and no mask stays on too long for it. */
+    public function isBetterThan(self $other): bool
+    {
+        return $this->score($this->timed)->isBetterThan($other->score($other->timed)) && $this->timed->overstays($this->tasks) <= $other->timed->overstays($other->tasks);
+    }
+
     /** What the hands are told by it: kept, it stays when they ask again. */
     public function promise(): Promise
     {

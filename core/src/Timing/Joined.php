@@ -58,6 +58,9 @@ final class Joined
             foreach ($one->stays as $off => [$on, $seconds]) {
                 $all->stays[$off + $by] = [$on + $by, $seconds];
             }
+            foreach ($one->comesOff as $off => [$on, $seconds]) {
+                $all->comesOff[$off + $by] = [$on < 0 ? -1 : $on + $by, $seconds];
+            }
             foreach ($one->cabinet as $in => $for) {
                 $all->cabinet[$in + $by] = $for + $by;
             }

@@ -36,11 +36,17 @@ final class Search
     /** How much later all may end, by share, for a way that costs no more at the guns to be gone on with. */
     private const ASIDE = 1.05;
 
+    /** Seconds a mask comes off before it has to: with every rule asked it may be an evening later. */
+    private const SPARE = 86400;
+
     private readonly Randomizer $random;
 
     private readonly Moves $moves;
 
     private Trial $best;
+
+    /** How many masks may stay on for too long: as many as do when nothing is put off. */
+    private int $overstays = PHP_INT_MAX;
 
     public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly WorkClock $clock, private readonly int $now, private readonly Bench $bench = new Bench, int $seed = 7, private readonly ?int $trials = null)
     {
@@ -58,7 +64,9 @@ final class Search
         if ($this->tasks->count() === 0) {
             return new Hints;
         }
-        $calm = $this->trial($before->ranks($this->tasks), $before->putOffs(array_flip($this->tasks->keys)), $before->loading) ?? $this->trial(array_keys($this->tasks->keys), [], Loading::AsItComes) ?? throw new \LogicException('the order of the plan leads to its end');
+        $plain = $this->trial(array_keys($this->tasks->keys), [], Loading::AsItComes) ?? throw new \LogicException('the order of the plan leads to its end');
+        $this->overstays = $plain->timed->overstays($this->tasks, self::SPARE);
+        $calm = $this->trial($before->ranks($this->tasks), $before->putOffs(array_flip($this->tasks->keys)), $before->loading) ?? $plain;
         $watch = new Calm($this->calendar, $calm);
         $this->best = $calm;
         $still = $calm;
@@ -131,12 +139,12 @@ final class Search
     /**
      * @param  array<int, int>  $rank
      * @param  array<int, int>  $putOff
-     * @return Trial|null null where what is put off never comes
+     * @return Trial|null null where what is put off never comes, or a mask stays on for too long by it
      */
     private function trial(array $rank, array $putOff, Loading $loading): ?Trial
     {
         $timed = (new Dispatcher($this->tasks, $this->calendar, $this->clock, $this->now, $this->bench, $rank, $putOff, $loading))->run();
 
-        return count($timed->order) < $this->tasks->count() ? null : new Trial($rank, $putOff, $loading, $timed, Score::of($timed, $this->tasks, $this->calendar, $this->now, $this->bench->due));
+        return count($timed->order) < $this->tasks->count() || $timed->overstays($this->tasks, self::SPARE) > $this->overstays ? null : new Trial($rank, $putOff, $loading, $timed, Score::of($timed, $this->tasks, $this->calendar, $this->now, $this->bench->due));
     }
 }

@@ -50,6 +50,9 @@ final class Tasks
     /** @var array<int, int> of what takes off one that is on already: until when it may stay */
     public array $laid = [];
 
+    /** @var array<int, array{int, int}> of what takes any mask off: the task that lays it, and the seconds it may stay; of one that is on already -1, and until when */
+    public array $comesOff = [];
+
     /** @var list<int> sittings of which something is done already */
     public array $begun = [];
 
@@ -173,6 +176,7 @@ final class Tasks
         $first->cabinet = array_filter($this->cabinet, static fn (int $for, int $in): bool => max($for, $in) < $many, ARRAY_FILTER_USE_BOTH);
         $first->warms = array_map(static fn (array $warm): array => [$warm[0], array_values(array_filter($warm[1], static fn (int $i): bool => $i < $many))], array_filter($this->warms, static fn (int $in): bool => $in < $many, ARRAY_FILTER_USE_KEY));
         $first->stays = array_filter($this->stays, static fn (array $stay, int $off): bool => max($stay[0], $off) < $many, ARRAY_FILTER_USE_BOTH);
+        $first->comesOff = array_filter($this->comesOff, static fn (array $stay, int $off): bool => max($stay[0], $off) < $many, ARRAY_FILTER_USE_BOTH);
         $first->laid = array_filter($this->laid, static fn (int $off): bool => $off < $many, ARRAY_FILTER_USE_KEY);
         $first->inside = array_values(array_filter($this->inside, static fn (int $for): bool => $for < $many));
 

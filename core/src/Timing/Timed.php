@@ -24,6 +24,22 @@ final readonly class Timed
         return new self(array_keys($hands->end), $hands->start, $hands->end, $hands->guns->done, $hands->lets, $hands->spare);
     }
 
+    /**
+     * How many masks stay on for longer than they may.
+     *
+     * @param  int  $spare  seconds by which each should come off sooner, but not sooner than half way
+     */
+    public function overstays(Tasks $tasks, int $spare = 0): int
+    {
+        $many = 0;
+        foreach ($tasks->comesOff as $off => [$on, $seconds]) {
+            $until = $on < 0 ? $seconds - $spare : $this->end[$on] + $seconds - min($spare, intdiv($seconds, 2));
+            $many += $this->start[$off] > $until ? 1 : 0;
+        }
+
+        return $many;
+    }
+
     /** Seconds at the guns that are not spraying. */
     public function gunSeconds(): int
     {

@@ -4,19 +4,14 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Property;
 
-use AmberStep\Core\Plan\Compiler;
-use AmberStep\Core\Plan\Neighbour;
 use AmberStep\Core\Plan\Plans;
-use AmberStep\Core\Plan\Thread;
 use AmberStep\Core\Step\PlannedStep;
 use AmberStep\Core\Step\Step;
 use AmberStep\Core\Step\StepEvent;
 use AmberStep\Core\Tests\Support\Build;
 use AmberStep\Core\Tests\Support\SetOfBuilds;
 use AmberStep\Core\Timing\Hints;
-use AmberStep\Core\Timing\Joined;
 use AmberStep\Core\Timing\Score;
-use AmberStep\Core\Timing\Search;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -82,8 +77,8 @@ final class CalmTest extends TestCase
         $restless = 0;
         foreach (range(1, 8) as $seed) {
             $set = new SetOfBuilds($seed);
-            $hints = self::search($set, new Hints);
-            $again = self::search($set, $hints, 11);
+            $hints = $set->searched(new Hints);
+            $again = $set->searched($hints, 11);
             $before = self::days($set, $hints);
             $after = self::days($set, $again);
             $coming = array_slice(array_values(array_unique($before)), 0, 2);
@@ -176,18 +171,6 @@ final class CalmTest extends TestCase
         $timetable = $set->plans($hints)->timetable;
 
         return Score::of($timetable->timed, $timetable->tasks, $set->calendar, $set->now);
-    }
-
-    private static function search(SetOfBuilds $set, Hints $before, int $seed = 7): Hints
-    {
-        $rules = Compiler::ofTheTrade()->rules;
-        $tasks = $clock = null;
-        foreach ($set->problems() as $id => $problem) {
-            $tasks[] = Neighbour::of(new Thread($problem, $rules), $id)->tasks;
-            $clock ??= $problem->waits->clock;
-        }
-
-        return $clock === null || $tasks === null ? $before : (new Search(Joined::of($tasks), $set->calendar, $clock, $set->now, $set->bench, $seed, trials: 40))->run($before, static fn (): bool => true) ?? $before;
     }
 
     /** @return array<string, string> the day each step is planned for, by build and key */

@@ -13,7 +13,9 @@ use AmberStep\Core\Plan\Thread;
 use AmberStep\Core\Timing\Bench;
 use AmberStep\Core\Timing\Calendar;
 use AmberStep\Core\Timing\Hints;
+use AmberStep\Core\Timing\Joined;
 use AmberStep\Core\Timing\Promise;
+use AmberStep\Core\Timing\Search;
 use AmberStep\Core\Timing\SprayPlace;
 
 /** Several random builds on one bench, at one moment. */
@@ -55,6 +57,19 @@ final class SetOfBuilds
     public function plans(Hints $hints = new Hints, Promise $promise = new Promise): Plans
     {
         return Compiler::ofTheTrade()->plans($this->problems(), $this->calendar, $this->now, $this->bench, $hints, $promise);
+    }
+
+    /** What a search finds for them. */
+    public function searched(Hints $before = new Hints, int $seed = 7, int $trials = 40): Hints
+    {
+        $rules = Compiler::ofTheTrade()->rules;
+        $tasks = $clock = null;
+        foreach ($this->problems() as $id => $problem) {
+            $tasks[] = Neighbour::of(new Thread($problem, $rules), $id)->tasks;
+            $clock ??= $problem->waits->clock;
+        }
+
+        return $clock === null || $tasks === null ? $before : (new Search(Joined::of($tasks), $this->calendar, $clock, $this->now, $this->bench, $seed, $trials))->run($before, static fn (): bool => true) ?? $before;
     }
 
     /** One of them looked into, the others known by what they told. */

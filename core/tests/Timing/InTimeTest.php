@@ -17,6 +17,7 @@ use AmberStep\Core\Timing\Score;
 use AmberStep\Core\Timing\Search;
 use AmberStep\Core\Timing\StartLists;
 use AmberStep\Core\Timing\Tasks;
+use AmberStep\Core\Timing\Timed;
 use DateTimeZone;
 use PHPUnit\Framework\TestCase;
 
@@ -68,6 +69,27 @@ final class InTimeTest extends TestCase
     public function test_without_a_show_no_list_is_for_one(): void
     {
         self::assertCount(2, iterator_to_array((new StartLists($this->tasks, $this->calendar, self::MONDAY_19, []))->ranks(), false));
+    }
+
+    public function test_nothing_is_put_off_for_which_a_mask_stays_on_too_long(): void
+    {
+        $task = static fn (int $build, int $minutes, int $paint, array $after = [], array $arcs = []): array => ['build' => $build, 'minutes' => $minutes, 'paint' => $paint, 'water' => 0, 'sitting' => -1, 'after' => $after, 'arcs' => $arcs];
+        $this->tasks = Cases::tasks(['tasks' => [$task(0, 6, -1), $task(0, 3, 0, [0]), $task(0, 2, -1, [1], [[2, 60]]), $task(1, 10, -1, [], [[4, 5 * 1440]]), $task(1, 3, 0, [3])], 'sessions' => $this->calendar->sessions, 'paints' => 1, 'guns' => 1, 'cabinet' => []]);
+        $this->tasks->arcs[1] = [[2, 60.0, 0, 0, null]];
+        $this->tasks->arcs[2] = [];
+
+        $loose = $this->found();
+        self::assertSame(600, $loose->gunSeconds(), 'one loading for both, days after the mask was laid');
+        $this->tasks->comesOff = [2 => [0, 2 * 86400]];
+        self::assertSame(1, $loose->overstays($this->tasks));
+        self::assertSame(0, $this->found()->overstays($this->tasks), 'it is laid later, or sprayed sooner');
+    }
+
+    private function found(): Timed
+    {
+        $hints = (new Search($this->tasks, $this->calendar, $this->clock, self::MONDAY_19, new Bench(1), 1, 20))->run(new Hints, static fn (): bool => true) ?? new Hints;
+
+        return (new Dispatcher($this->tasks, $this->calendar, $this->clock, self::MONDAY_19, new Bench(1), $hints->ranks($this->tasks), $hints->putOffs(array_flip($this->tasks->keys)), $hints->loading))->run();
     }
 
     public function test_a_search_finds_it_whatever_its_seed(): void
