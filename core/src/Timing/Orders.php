@@ -16,8 +16,8 @@ final readonly class Orders
     /** With more tasks than these a move of one says too little. */
     private const FEW = 60;
 
-    /** Orders that are tried. */
-    private const TRIALS = 18000;
+    /** Orders that are tried in a round: others follow as long as they find something better. */
+    private const TRIALS = 12000;
 
     /** After so many it begins with any order. */
     private const ANEW = 3000;
