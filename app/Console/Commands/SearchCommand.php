@@ -35,6 +35,8 @@ final class SearchCommand extends Command
 
             return self::SUCCESS;
         }
+        // It lives for days, and is started as the server is, of which each request is short.
+        gc_enable();
         for ($round = 0; $round === 0 || $this->option('watch') === true; $round++) {
             if ($round % self::TIDY === self::TIDY - 1) {
                 Logs::turn();

@@ -20,9 +20,8 @@ final class ByPaint
 
     /**
      * @param  array<int, int>  $rank
-     * @param  Closure(array<int, int>): (int|null)  $first  of tasks by rank the first that may be begun now
      */
-    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly Awake $awake, private readonly InGuns $guns, private readonly array $rank, private readonly Closure $first)
+    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly Awake $awake, private readonly InGuns $guns, private readonly array $rank)
     {
         $this->left = array_count_values($tasks->paint);
         foreach ($tasks->paint as $i => $paint) {
@@ -50,24 +49,26 @@ final class ByPaint
         $this->left[$this->tasks->paint[$i]]--;
     }
 
-    public function inTheGun(int $at): ?int
+    /** @param  Closure(array<int, int>): (int|null)  $first  of tasks by rank the first that may be begun now */
+    public function inTheGun(int $at, Closure $first): ?int
     {
-        $first = null;
+        $best = null;
         foreach ($this->guns->loaded as $paint => $_) {
-            $i = $this->guns->isLoaded($paint, $at) ? $this->firstOf($paint, $at) : null;
-            $first = $i !== null && ($first === null || $this->rank[$i] < $this->rank[$first]) ? $i : $first;
+            $i = $this->guns->isLoaded($paint, $at) ? $this->firstOf($paint, $at, $first) : null;
+            $best = $i !== null && ($best === null || $this->rank[$i] < $this->rank[$best]) ? $i : $best;
         }
 
-        return $first;
+        return $best;
     }
 
     /**
      * The paint of which most that is left is ready: little of it has to be mixed for again.
      *
+     * @param  Closure(array<int, int>): (int|null)  $first  of tasks by rank the first that may be begun now
      * @param  bool  $whole  only one of which all is ready that is left
      * @param  array<int, true>|null  $booked  only one of these, or what needs no gun; null: whichever
      */
-    public function mostReady(int $at, bool $whole = false, ?array $booked = null): ?int
+    public function mostReady(int $at, Closure $first, bool $whole = false, ?array $booked = null): ?int
     {
         $best = $share = null;
         foreach ($this->awake->all as $paint => $ready) {
@@ -77,7 +78,7 @@ final class ByPaint
             if ($whole && $paint >= 0 && $this->units($ready) < $this->units($this->of[$paint])) {
                 continue;
             }
-            $i = $paint < 0 ? null : $this->firstOf($paint, $at);
+            $i = $paint < 0 ? null : $this->firstOf($paint, $at, $first);
             $its = $i === null ? null : [-count($ready) / $this->left[$paint], $this->rank[$i]];
             if ($its !== null && ($share === null || $its < $share)) {
                 [$best, $share] = [$i, $its];
@@ -90,16 +91,17 @@ final class ByPaint
     /**
      * What is sprayed and comes before a rank, the first of all paints.
      *
+     * @param  Closure(array<int, int>): (int|null)  $first  of tasks by rank the first that may be begun now
      * @param  array<int, true>|null  $booked  only one of these; null: whichever
      */
-    public function firstBefore(int $rank, int $at, ?array $booked): ?int
+    public function firstBefore(int $rank, int $at, Closure $first, ?array $booked): ?int
     {
         $best = null;
         foreach ($this->awake->all as $paint => $ready) {
             if ($paint < 0 || $ready === [] || array_key_first($ready) > $rank || ($booked !== null && ! isset($booked[$paint]))) {
                 continue;
             }
-            $i = $this->firstOf($paint, $at);
+            $i = $this->firstOf($paint, $at, $first);
             if ($i !== null && $this->rank[$i] < $rank) {
                 [$best, $rank] = [$i, $this->rank[$i]];
             }
@@ -108,18 +110,22 @@ final class ByPaint
         return $best;
     }
 
-    /** The first of a paint that may be begun now: where none fitted into a session, none does later in it. */
-    private function firstOf(int $paint, int $at): ?int
+    /**
+     * The first of a paint that may be begun now: where none fitted into a session, none does later in it.
+     *
+     * @param  Closure(array<int, int>): (int|null)  $first  of tasks by rank the first that may be begun now
+     */
+    private function firstOf(int $paint, int $at, Closure $first): ?int
     {
         $state = [$this->calendar->endsAt($at), $this->awake->woken[$paint] ?? 0, array_keys($this->guns->loaded)];
         if (($this->full[$paint] ?? null) === $state) {
             return null;
         }
-        $first = ($this->first)($this->awake->of($paint));
-        if ($first === null) {
+        $i = $first($this->awake->of($paint));
+        if ($i === null) {
             $this->full[$paint] = $state;
         }
 
-        return $first;
+        return $i;
     }
 }

@@ -57,7 +57,7 @@ final class Dispatcher
         $this->patience = new Patience($this->tasks, $this->hands, $this->calendar, $this->bench->guns);
         $this->promised = $this->told === null ? null : new Promised($this->told, $this->tasks, $this->calendar, $this->hands);
         $this->awake = new Awake($this->tasks, $this->rank);
-        $this->paints = new ByPaint($this->tasks, $this->calendar, $this->awake, $this->hands->guns, $this->rank, $this->first(...));
+        $this->paints = new ByPaint($this->tasks, $this->calendar, $this->awake, $this->hands->guns, $this->rank);
         $this->at = $this->now;
         foreach ($this->putOff as $task => $for) {
             $this->hands->held->open[$task]++;
@@ -125,7 +125,7 @@ final class Dispatcher
     /** @return int|null the task that is begun now; null where none may be */
     private function choose(): ?int
     {
-        return $this->first(array_filter($this->hands->sitting->hurried(), $this->awake->has(...))) ?? $this->closing() ?? $this->paints->inTheGun($this->at) ?? $this->inTheWater() ?? $this->first($this->hands->goesOn($this->awake, $this->rank, $this->at, $this->loading !== Loading::AsItComes)) ?? $this->byHandOrWithAnother();
+        return $this->first(array_filter($this->hands->sitting->hurried(), $this->awake->has(...))) ?? $this->closing() ?? $this->paints->inTheGun($this->at, $this->first(...)) ?? $this->inTheWater() ?? $this->first($this->hands->goesOn($this->awake, $this->rank, $this->at, $this->loading !== Loading::AsItComes)) ?? $this->byHandOrWithAnother();
     }
 
     /** What is done by hand goes before another paint, but where each is done in its turn. */
@@ -134,7 +134,7 @@ final class Dispatcher
         $hand = $this->first($this->patience->byHand($this->awake->of(-1), $this->at));
         $inTurn = $hand !== null && $this->loading === Loading::InTurn && ! $this->hands->areGunsWaiting($this->at, true);
 
-        return ($inTurn ? $this->paints->firstBefore($this->rank[$hand], $this->at, $this->booked()) : null) ?? $hand ?? $this->load();
+        return ($inTurn ? $this->paints->firstBefore($this->rank[$hand], $this->at, $this->first(...), $this->booked()) : null) ?? $hand ?? $this->load();
     }
 
     /** The first coat of another paint: no gun is taken for it while all are needed for what goes on beside a soft mask. */
@@ -144,7 +144,7 @@ final class Dispatcher
             return null;
         }
 
-        return $this->paints->mostReady($this->at, $this->loading === Loading::Whole && ! $this->gaveUp, $this->booked());
+        return $this->paints->mostReady($this->at, $this->first(...), $this->loading === Loading::Whole && ! $this->gaveUp, $this->booked());
     }
 
     /** @return array<int, true>|null paints the guns are kept for, where that is all of them */

@@ -66,6 +66,21 @@ final class InTimeTest extends TestCase
         self::assertSame(0, $this->score($lists[2], Loading::InTurn)->late);
     }
 
+    public function test_what_was_tried_is_gone_when_it_is_not_asked_of_any_more(): void
+    {
+        $this->score(range(0, 10), Loading::InTurn);
+        gc_collect_cycles();
+        gc_disable();
+        $before = memory_get_usage();
+        for ($i = 0; $i < 200; $i++) {
+            $this->score(range(0, 10), Loading::InTurn);
+        }
+        $more = memory_get_usage() - $before;
+        gc_enable();
+
+        self::assertLessThan(100_000, $more, 'a search tries thousands, where nobody looks for circles');
+    }
+
     public function test_without_a_show_no_list_is_for_one(): void
     {
         self::assertCount(2, iterator_to_array((new StartLists($this->tasks, $this->calendar, self::MONDAY_19, []))->ranks(), false));
