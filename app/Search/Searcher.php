@@ -31,7 +31,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class Searcher
 {
-    /** Rounds a state is searched for at most; the first that finds nothing better is the last. */
+    /** Rounds a state is searched for at most; unless a show is missed, the first that finds nothing better is the last. */
     private const ROUNDS = 8;
 
     /** Of the first round; each has its own, so that the same state is searched the same way. */
@@ -99,7 +99,8 @@ final readonly class Searcher
         [$with, $without] = [$full($found), $full($before)];
         $score = static fn (Timetable $t): Score => Score::of($t->timed, $t->tasks, $calendar, $now, $bench->due);
         $better = $with->isBetterThan($without);
-        if (! $this->keep($state, $better ? $found : $before, $now, $better ? $round : self::ROUNDS)) {
+        $another = $better || $score($without)->late > 0;
+        if (! $this->keep($state, $better ? $found : $before, $now, $another ? $round : self::ROUNDS)) {
             return null;
         }
 

@@ -14,7 +14,9 @@ use App\Answers\AllBuilds;
 use App\Answers\Marks;
 use App\Answers\Neighbours;
 use App\Clock\BenchZone;
+use App\Models\Build;
 use App\Models\Hint;
+use App\Models\Show;
 use App\Repositories\Hints;
 use App\Repositories\Settings;
 use App\Repositories\Workshop;
@@ -77,6 +79,23 @@ final class SearchTest extends AppTestCase
         self::assertSame($said === 'nothing better', Hint::query()->value('at') === $at, 'what rests on it stands where nothing was found');
         self::assertSame([], $this->missed(app(AllBuilds::class)->all()));
         self::assertLessThanOrEqual($gun, self::atTheGuns(app(AllBuilds::class)->all())['gun']);
+    }
+
+    public function test_while_a_show_is_missed_it_is_looked_for_again_though_not_for_ever(): void
+    {
+        Build::query()->where('name', '!=', 'Alvero Cinder 1600')->update(['away' => true]);
+        Show::query()->update(['date' => '2026-03-04']);
+        $searcher = app(Searcher::class);
+        $state = $searcher->state();
+        $rounds = 0;
+        $said = [];
+        while (! $searcher->isSearched($state) && $rounds < 20) {
+            $said[] = $searcher->search($state, static fn (): bool => true);
+            $rounds++;
+        }
+
+        self::assertSame(8, $rounds);
+        self::assertContains('nothing better', array_slice($said, 0, 7), 'which is no reason to stop');
     }
 
     private function leastAtTheGuns(): float
