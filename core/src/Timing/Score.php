@@ -73,7 +73,7 @@ final readonly class Score
         return $this->late < $other->late || ($this->late === $other->late && ($other->gun - $this->gun >= $seconds || ($this->gun <= $other->gun && $other->finishes - $this->finishes >= $seconds)));
     }
 
-    /** Minutes, a loading told for as much as an evening and a half: for ways that lead over what is worse. */
+    /** Minutes, a loading of a gun told for a hundred: for ways that lead over what is worse. */
     public function cost(): float
     {
         return self::A_DAY_LATE * $this->late + $this->gun / 6 + $this->finishes / 60 + $this->detail / 60_000;
