@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property int $id
  * @property string $state of all it was found for
- * @property array{order?: list<string>, putOffs?: array<string, string>, loading?: string, rounds?: int} $hints
+ * @property array{order?: list<string>, putOffs?: array<string, string>, loading?: string, rounds?: array{ways: int, orders: int, idle: int, waysDone: bool, done: bool}} $hints
  * @property int $at when something was found last, epoch seconds: each find has another
  */
 final class Hint extends Model

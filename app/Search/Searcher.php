@@ -9,6 +9,8 @@ use AmberStep\Core\Plan\Compiler;
 use AmberStep\Core\Plan\Timetable;
 use AmberStep\Core\Timing\Hints as Found;
 use AmberStep\Core\Timing\Joined;
+use AmberStep\Core\Timing\Orders;
+use AmberStep\Core\Timing\OrderSearch;
 use AmberStep\Core\Timing\Score;
 use AmberStep\Core\Timing\Search;
 use AmberStep\Core\Timing\Tasks;
@@ -31,12 +33,6 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class Searcher
 {
-    /** Rounds a state is searched for at most; unless a show is missed, the first that finds nothing better is the last. */
-    private const ROUNDS = 8;
-
-    /** Of the first round; each has its own, so that the same state is searched the same way. */
-    private const SEED = 7;
-
     public function __construct(private Marks $marks, private Neighbours $neighbours, private Problems $problems, private Settings $settings, private ShelfRepository $shelf, private Workshop $workshop, private Hints $hints, private RoomSource $rooms, private BenchClock $clock)
     {
     }
@@ -49,16 +45,21 @@ final readonly class Searcher
 
     public function isSearched(string $state): bool
     {
-        return $this->rounds($state) >= self::ROUNDS;
+        return $this->rounds($state)->done;
     }
 
-    /** Rounds a state was searched for. */
-    private function rounds(string $state): int
+    /** What takes seconds is found; what takes minutes may be looked for still. */
+    public function areWaysFound(string $state): bool
+    {
+        return $this->rounds($state)->looksForOrders();
+    }
+
+    private function rounds(string $state): Rounds
     {
         /** @var Hint|null $row */
         $row = Hint::query()->find(Hint::ONLY);
 
-        return $row?->state === $state ? $row->hints['rounds'] ?? self::ROUNDS : 0;
+        return Rounds::of($row, $state);
     }
 
     /**
@@ -78,13 +79,14 @@ final readonly class Searcher
         $now = $this->clock->epoch();
         $tasks = array_map(static fn (array $one): Tasks => $one['neighbour']->tasks, $this->neighbours->of($marks, ''));
         if ($tasks === []) {
-            return $this->keep($state, new Found, $now, self::ROUNDS) ? 'there is no build in hand' : null;
+            return $this->keep($state, new Found, $now, Rounds::all()) ? 'there is no build in hand' : null;
         }
         $calendar = $this->settings->calendar(BenchZone::zone());
         $before = $this->hints->now();
-        $round = $this->rounds($state) + 1;
+        $rounds = $this->rounds($state);
         $bench = $this->workshop->bench();
-        $found = (new Search(Joined::of(array_values($tasks)), $calendar, new WorkClock($this->rooms->room($now)), $now, $bench, self::SEED + $round - 1))->run($before, $goesOn);
+        $joined = [Joined::of(array_values($tasks)), $calendar, new WorkClock($this->rooms->room($now)), $now, $bench, $rounds->seed()];
+        $found = ($rounds->looksForOrders() ? new OrderSearch(...$joined) : new Search(...$joined))->run($before, $goesOn);
         if ($found === null) {
             return null;
         }
@@ -99,15 +101,14 @@ final readonly class Searcher
         [$with, $without] = [$full($found), $full($before)];
         $score = static fn (Timetable $t): Score => Score::of($t->timed, $t->tasks, $calendar, $now, $bench->due);
         $better = $with->isBetterThan($without);
-        $another = $better || $score($without)->late > 0;
-        if (! $this->keep($state, $better ? $found : $before, $now, $another ? $round : self::ROUNDS)) {
+        if (! $this->keep($state, $better ? $found : $before, $now, $rounds->next($better, $score($without)->late > 0, $joined[0]->count() <= Orders::FEW))) {
             return null;
         }
 
         return $better ? sprintf('%d min at the guns that are not spraying, %d evenings', intdiv($score($with)->gun, 60), $score($with)->evenings) : 'nothing better';
     }
 
-    private function keep(string $state, Found $found, int $now, int $rounds): bool
+    private function keep(string $state, Found $found, int $now, Rounds $rounds): bool
     {
         return DB::transaction(function () use ($state, $found, $now, $rounds): bool {
             if ($this->state() !== $state) {
@@ -117,7 +118,7 @@ final readonly class Searcher
             $row = Hint::query()->find(Hint::ONLY);
             // Answers rest on when something was found: where nothing was, they stand.
             $at = $row !== null && serialize($found) === serialize($this->hints->now()) ? $row->at : max($now, ($row->at ?? 0) + 1);
-            Hint::query()->updateOrCreate(['id' => Hint::ONLY], ['state' => $state, 'hints' => ['order' => $found->order, 'putOffs' => $found->putOffs, 'loading' => $found->loading->value, 'rounds' => $rounds], 'at' => $at]);
+            Hint::query()->updateOrCreate(['id' => Hint::ONLY], ['state' => $state, 'hints' => ['order' => $found->order, 'putOffs' => $found->putOffs, 'loading' => $found->loading->value, 'rounds' => $rounds->kept()], 'at' => $at]);
 
             return true;
         });

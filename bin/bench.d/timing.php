@@ -19,6 +19,7 @@ use AmberStep\Core\Timing\Calendar;
 use AmberStep\Core\Timing\Dispatcher;
 use AmberStep\Core\Timing\Hints;
 use AmberStep\Core\Timing\Joined;
+use AmberStep\Core\Timing\OrderSearch;
 use AmberStep\Core\Timing\Search;
 use AmberStep\Core\Timing\Sequence;
 use AmberStep\Core\Timing\Tasks;
@@ -44,6 +45,7 @@ row("arc decode of {$steps} steps", processor(static fn () => (new Sequence($tas
 row("full decode of five builds, {$steps} steps", processor(static fn () => new Timetable($problems, $rules, $calendar, $now, $two), 5), 250 * $steps / 700, 'ms');
 $trials = 250;
 row('a trial of the search, of 250 in 5 s', processor(static fn () => (new Search($tasks, $calendar, $clock, $now, $two, trials: $trials))->run(new Hints, static fn (): bool => true), 3) / $trials, 20 * $steps / 700, 'ms');
+row('an order tried, of 24,000 a round', processor(static fn () => (new OrderSearch($tasks, $calendar, $clock, $now, $two, trials: 2000))->run(new Hints, static fn (): bool => true), 3) / 2000, 20 * $steps / 700, 'ms');
 
 heading('Health while the search runs and eight connections stand open');
 $server = new Server('2026-03-03T19:05:00Z', ' '.getenv('SERVED_AS'));

@@ -20,6 +20,7 @@ use App\Models\Show;
 use App\Repositories\Hints;
 use App\Repositories\Settings;
 use App\Repositories\Workshop;
+use App\Search\Rounds;
 use App\Search\Searcher;
 use Tests\Support\AppTestCase;
 use Tests\Support\LeastLoads;
@@ -27,14 +28,15 @@ use Tests\Support\LeastLoads;
 /** The search in its own process: what it keeps, when it keeps nothing, and what the one timetable saves at the guns. */
 final class SearchTest extends AppTestCase
 {
-    /** @return array{gun: float, spraying: float} minutes over all builds */
+    /** @return array{gun: float, spraying: float, hands: float} minutes over all builds; of those at the guns the hands have to spray, each step told in whole ones */
     private static function atTheGuns(Plans $plans): array
     {
-        $minutes = ['gun' => 0.0, 'spraying' => 0.0];
+        $minutes = ['gun' => 0.0, 'spraying' => 0.0, 'hands' => 0.0];
         foreach ($plans->byBuild as $plan) {
             foreach ($plan->atTheBench() as $planned) {
                 $gun = in_array($planned->step->operation, [Operation::Rinse, Operation::Strip, Operation::Mix], true);
                 $minutes[$gun ? 'gun' : 'spraying'] += $gun || $planned->step->isSprayed() ? $planned->minutes : 0;
+                $minutes['hands'] += $gun || ! $planned->step->isSprayed() ? 0 : ($planned->endEpoch - $planned->startEpoch) / 60;
             }
         }
 
@@ -75,10 +77,43 @@ final class SearchTest extends AppTestCase
 
         $gun = self::atTheGuns(app(AllBuilds::class)->all())['gun'];
         $said = $searcher->search($state, static fn (): bool => true);
-        self::assertSame($said === 'nothing better', $searcher->isSearched($state), 'the first round that finds nothing is the last');
+        self::assertFalse($searcher->isSearched($state), 'where no better way is found, better orders are looked for');
         self::assertSame($said === 'nothing better', Hint::query()->value('at') === $at, 'what rests on it stands where nothing was found');
         self::assertSame([], $this->missed(app(AllBuilds::class)->all()));
         self::assertLessThanOrEqual($gun, self::atTheGuns(app(AllBuilds::class)->all())['gun']);
+    }
+
+    public function test_with_what_it_found_a_quarter_of_the_minutes_at_the_guns_at_most_is_rinsing_and_mixing(): void
+    {
+        $found = (array) json_decode((string) file_get_contents(__DIR__.'/../baseline/what-was-found.json'), true);
+        $tasks = array_merge(...array_map(static fn (array $one): array => $one['neighbour']->tasks->keys, array_values(app(Neighbours::class)->of(app(Marks::class)->ofBuilds(), ''))));
+        self::assertEqualsCanonicalizing($tasks, $found['order'], 'it was found for what there is to do');
+        Hint::query()->create(['id' => Hint::ONLY, 'state' => app(Searcher::class)->state(), 'hints' => $found, 'at' => 1]);
+
+        $is = self::atTheGuns(app(AllBuilds::class)->all());
+
+        self::assertLessThanOrEqual(0.25, $is['gun'] / ($is['gun'] + $is['hands']), "{$is['gun']} beside {$is['hands']} min");
+        self::assertGreaterThanOrEqual($this->leastAtTheGuns(), $is['gun']);
+        self::assertSame([], $this->missed(app(AllBuilds::class)->all()));
+        self::assertTrue(app(Searcher::class)->isSearched(app(Searcher::class)->state()));
+    }
+
+    public function test_ways_are_looked_for_and_then_orders_until_two_rounds_find_nothing(): void
+    {
+        $rounds = Rounds::none();
+        $seeds = $kinds = [];
+        foreach ([true, true, false, true, false, true, false, false] as $better) {
+            self::assertFalse($rounds->done);
+            $seeds[] = $rounds->seed();
+            $kinds[] = $rounds->looksForOrders() ? 'order' : 'way';
+            $rounds = $rounds->next($better, false);
+        }
+
+        self::assertTrue($rounds->done);
+        self::assertSame(['way', 'way', 'way', 'order', 'order', 'order', 'order', 'order'], $kinds);
+        self::assertSame($seeds, array_unique($seeds), 'each has its own seed');
+        self::assertTrue(Rounds::none()->next(false, true)->next(false, false)->looksForOrders());
+        self::assertFalse(Rounds::none()->next(false, true)->looksForOrders(), 'while a show is missed ways are looked for again');
     }
 
     public function test_while_a_show_is_missed_it_is_looked_for_again_though_not_for_ever(): void
@@ -94,7 +129,7 @@ final class SearchTest extends AppTestCase
             $rounds++;
         }
 
-        self::assertSame(8, $rounds);
+        self::assertSame(8, $rounds, 'few tasks: with ways their order is looked for');
         self::assertContains('nothing better', array_slice($said, 0, 7), 'which is no reason to stop');
     }
 

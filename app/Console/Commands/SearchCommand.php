@@ -42,12 +42,12 @@ final class SearchCommand extends Command
                 Logs::turn();
             }
             $state = $searcher->state();
+            // Many plans: while nobody writes, and no longer. What is found in the minutes after changes them little, and they are counted again.
+            if ($this->option('watch') === true && $searcher->areWaysFound($state) && ! $chances->now()['counted']) {
+                $chances->count(static fn (): bool => $searcher->state() === $state);
+            }
             if ($searcher->isSearched($state)) {
                 $this->say('nothing has changed');
-                // Many plans: while nobody writes, and no longer.
-                if ($this->option('watch') === true && ! $chances->now()['counted']) {
-                    $chances->count(static fn (): bool => $searcher->state() === $state);
-                }
             } elseif ($this->isQuiet($searcher, $state)) {
                 $found = $searcher->search($state, static fn (): bool => $searcher->state() === $state);
                 $this->say($found ?? 'given up: something has changed');

@@ -9,7 +9,7 @@ use Closure;
 /** What may be sprayed now: with a paint that is in a gun, and of which paint most is ready. */
 final class ByPaint
 {
-    /** @var array<int, array{int, int, list<int>}> session, tasks woken and paints in the guns when nothing of a paint fitted any more */
+    /** @var array<int, array{int, int, int, list<int>}> session, tasks woken, seconds left of sittings that are begun and paints in the guns when nothing of a paint fitted any more */
     private array $full = [];
 
     /** @var array<int, int> tasks of each paint that are left */
@@ -21,7 +21,7 @@ final class ByPaint
     /**
      * @param  array<int, int>  $rank
      */
-    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly Awake $awake, private readonly InGuns $guns, private readonly array $rank)
+    public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly Awake $awake, private readonly Hands $hands, private readonly array $rank)
     {
         $this->left = array_count_values($tasks->paint);
         foreach ($tasks->paint as $i => $paint) {
@@ -53,8 +53,8 @@ final class ByPaint
     public function inTheGun(int $at, Closure $first): ?int
     {
         $best = null;
-        foreach ($this->guns->loaded as $paint => $_) {
-            $i = $this->guns->isLoaded($paint, $at) ? $this->firstOf($paint, $at, $first) : null;
+        foreach ($this->hands->guns->loaded as $paint => $_) {
+            $i = $this->hands->guns->isLoaded($paint, $at) ? $this->firstOf($paint, $at, $first) : null;
             $best = $i !== null && ($best === null || $this->rank[$i] < $this->rank[$best]) ? $i : $best;
         }
 
@@ -117,7 +117,7 @@ final class ByPaint
      */
     private function firstOf(int $paint, int $at, Closure $first): ?int
     {
-        $state = [$this->calendar->endsAt($at), $this->awake->woken[$paint] ?? 0, array_keys($this->guns->loaded)];
+        $state = [$this->calendar->endsAt($at), $this->awake->woken[$paint] ?? 0, $this->hands->sitting->rest, array_keys($this->hands->guns->loaded)];
         if (($this->full[$paint] ?? null) === $state) {
             return null;
         }

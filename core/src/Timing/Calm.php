@@ -31,6 +31,21 @@ final readonly class Calm
         $this->planned = $planned;
     }
 
+    /**
+     * How much of an order lies before the first task that may be moved.
+     *
+     * @param  list<int>  $order
+     */
+    public function keeps(array $order): int
+    {
+        $place = count($order);
+        while ($place > 0 && ! isset($this->planned[$order[$place - 1]])) {
+            $place--;
+        }
+
+        return $place;
+    }
+
     public function moves(Trial $trial): bool
     {
         foreach ($this->planned as $i => $end) {

@@ -57,7 +57,7 @@ final class Dispatcher
         $this->patience = new Patience($this->tasks, $this->hands, $this->calendar, $this->bench->guns);
         $this->promised = $this->told === null ? null : new Promised($this->told, $this->tasks, $this->calendar, $this->hands);
         $this->awake = new Awake($this->tasks, $this->rank);
-        $this->paints = new ByPaint($this->tasks, $this->calendar, $this->awake, $this->hands->guns, $this->rank);
+        $this->paints = new ByPaint($this->tasks, $this->calendar, $this->awake, $this->hands, $this->rank);
         $this->at = $this->now;
         foreach ($this->putOff as $task => $for) {
             $this->hands->held->open[$task]++;

@@ -33,11 +33,11 @@ final class Hands
     /** Seconds a session had to have for what was looked at last. */
     private int $takes = 0;
 
-    public readonly Held $held;
+    public Held $held;
 
-    public readonly InGuns $guns;
+    public InGuns $guns;
 
-    public readonly Sitting $sitting;
+    public Sitting $sitting;
 
     private readonly Bench $bench;
 
@@ -61,6 +61,14 @@ final class Hands
         $this->guns = new InGuns($tasks, $now, $bench->guns);
         $this->inside = array_fill_keys($tasks->inside, true);
         $this->sitting = new Sitting($tasks, $this->held, $calendar);
+    }
+
+    /** What one pair does from then on the other knows nothing of. */
+    public function __clone()
+    {
+        $this->held = clone $this->held;
+        $this->guns = clone $this->guns;
+        $this->sitting = $this->sitting->of($this->held);
     }
 
     /** When a task, or the mixing before it, is begun at the earliest from a moment on. */
@@ -87,7 +95,9 @@ final class Hands
             if ($fit === $begin) {
                 return $begin;
             }
-            $begin = $fit;
+            // How long a sitting takes depends on when it is begun: over a night its coats dry more slowly than in the next session.
+            $next = $round < self::ROUNDS / 2 && $this->sitting->isBegunWith($i) ? $this->calendar->nextAfter($begin) : $fit;
+            $begin = min($fit, $next);
         }
 
         return $begin;

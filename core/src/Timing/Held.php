@@ -44,7 +44,7 @@ final class Held
     /** Seconds by which what was done since is later than it was to be then; null: all is as it was to be. */
     public ?int $late = null;
 
-    private readonly ?Warmed $warmed;
+    private ?Warmed $warmed;
 
     public function __construct(private readonly Tasks $tasks, private readonly WorkClock $clock, private readonly int $now, private readonly Bench $bench, private readonly DateTimeZone $zone)
     {
@@ -59,6 +59,12 @@ final class Held
                 $this->closes($i, $close);
             }
         }
+    }
+
+    public function __clone()
+    {
+        $this->closing = clone $this->closing;
+        $this->warmed = $this->warmed === null ? null : clone $this->warmed;
     }
 
     /**

@@ -26,7 +26,7 @@ final readonly class LatestStarts
         $latest = [];
         $warmed = new Warmed($tasks);
         foreach (array_reverse($order) as $i) {
-            $end = $due[(string) strstr($tasks->keys[$i], ' ', true)] ?? PHP_INT_MAX;
+            $end = $due[$tasks->builds()[$i]] ?? PHP_INT_MAX;
             foreach ($tasks->unlocks[$i] as $next) {
                 $end = min($end, $latest[$next] ?? PHP_INT_MAX);
             }

@@ -9,8 +9,11 @@ use Random\Randomizer;
 /** Small changes of what was decided, from which a search goes on: each drawn by lot. */
 final readonly class Moves
 {
+    private Following $following;
+
     public function __construct(private Tasks $tasks, private Randomizer $random)
     {
+        $this->following = new Following($tasks);
     }
 
     /**
@@ -64,20 +67,8 @@ final readonly class Moves
      */
     private function first(Trial $from, array $rank, array $tasks): array
     {
-        $first = array_fill_keys($tasks, true);
-        foreach (array_reverse($tasks === [] ? [] : $from->timed->order) as $i) {
-            foreach ($this->tasks->unlocks[$i] as $next) {
-                if (isset($first[$next])) {
-                    $first[$i] = true;
-                    break;
-                }
-            }
-        }
-        $order = [[], []];
-        foreach ($tasks === [] ? [] : $from->timed->order as $i) {
-            $order[isset($first[$i]) ? 0 : 1][] = $i;
-        }
-        foreach ([...$order[0], ...$order[1]] as $place => $task) {
+        $order = $from->timed->order;
+        foreach ($tasks === [] ? [] : $this->following->sooner($order, 0, count($order) - 1, array_fill_keys($tasks, true)) as $place => $task) {
             $rank[$task] = $place;
         }
 

@@ -14,7 +14,7 @@ use Random\Randomizer;
 final readonly class Orders
 {
     /** With more tasks than these a move of one says too little. */
-    private const FEW = 60;
+    public const FEW = 60;
 
     /** Orders that are tried in a round: others follow as long as they find something better. */
     private const TRIALS = 12000;

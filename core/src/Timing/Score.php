@@ -34,8 +34,9 @@ final readonly class Score
     public static function of(Timed $timed, Tasks $tasks, Calendar $calendar, int $now, array $due = []): self
     {
         $finish = $evenings = [];
+        $builds = $tasks->builds();
         foreach ($timed->end as $i => $end) {
-            $build = (string) strstr($tasks->keys[$i], ' ', true);
+            $build = $builds[$i];
             $finish[$build] = max($finish[$build] ?? $now, $end);
             $evenings[$calendar->endsAt($timed->start[$i])] = true;
         }
@@ -53,7 +54,7 @@ final readonly class Score
         if ($due === []) {
             return $late;
         }
-        $builds = array_values(array_unique(array_map(static fn (string $key): string => (string) strstr($key, ' ', true), $tasks->keys)));
+        $builds = array_values(array_unique($tasks->builds()));
         foreach ($builds as $i => $build) {
             $over = ($finish[$build] ?? 0) - ($due[$build] ?? PHP_INT_MAX);
             $late += $over > 0 ? (count($builds) - $i) * (int) ceil($over / 86400) : 0;

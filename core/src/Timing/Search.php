@@ -36,22 +36,19 @@ final class Search
     /** How much later all may end, by share, for a way that costs no more at the guns to be gone on with. */
     private const ASIDE = 1.05;
 
-    /** Seconds a mask comes off before it has to: with every rule asked it may be an evening later. */
-    private const SPARE = 86400;
-
     private readonly Randomizer $random;
 
     private readonly Moves $moves;
 
-    private Trial $best;
+    private readonly Ways $ways;
 
-    /** How many masks may stay on for too long: as many as do when nothing is put off. */
-    private int $overstays = PHP_INT_MAX;
+    private Trial $best;
 
     public function __construct(private readonly Tasks $tasks, private readonly Calendar $calendar, private readonly WorkClock $clock, private readonly int $now, private readonly Bench $bench = new Bench, int $seed = 7, private readonly ?int $trials = null)
     {
         $this->random = new Randomizer(new Mt19937($seed));
         $this->moves = new Moves($tasks, $this->random);
+        $this->ways = new Ways($tasks, $calendar, $clock, $now, $bench);
     }
 
     /**
@@ -64,16 +61,15 @@ final class Search
         if ($this->tasks->count() === 0) {
             return new Hints;
         }
-        $plain = $this->trial(array_keys($this->tasks->keys), [], Loading::AsItComes) ?? throw new \LogicException('the order of the plan leads to its end');
-        $this->overstays = $plain->timed->overstays($this->tasks, self::SPARE);
-        $calm = $this->trial($before->ranks($this->tasks), $before->putOffs(array_flip($this->tasks->keys)), $before->loading) ?? $plain;
+        $plain = $this->ways->plain();
+        $calm = $this->ways->by($before) ?? $plain;
         $watch = new Calm($this->calendar, $calm);
         $this->best = $calm;
         $still = $calm;
         $latest = $this->bench->due === [] ? [] : (new LatestStarts($this->tasks, $calm->timed->order, $this->bench->due, $this->calendar, $this->clock))->of;
         foreach ((new StartLists($this->tasks, $this->calendar, $this->now, $latest))->ranks() as $rank) {
             foreach (Loading::cases() as $loading) {
-                $still = $this->keep($this->trial($rank, [], $loading), $watch, $still);
+                $still = $this->keep($this->ways->of($rank, [], $loading), $watch, $still);
             }
         }
         $trials = $this->trials ?? max(self::LEAST, min(self::MOST, intdiv(self::EFFORT, $this->tasks->count())));
@@ -87,7 +83,7 @@ final class Search
             }
         }
         $order = (new Orders($this->tasks, $this->calendar, $this->clock, $this->now, $this->bench, $this->random))->better($this->best->timed->order, $calm->timed->order);
-        $still = $order === null ? $still : $this->keep($this->trial(...$order), $watch, $still);
+        $still = $order === null ? $still : $this->keep($this->ways->of(...$order), $watch, $still);
         // Where nothing was found before, nothing has a place yet.
         $found = $before->order === [] || $watch->isWorth($this->best) ? $this->best : $still;
 
@@ -133,18 +129,6 @@ final class Search
             default => $rank = $this->moves->forward($from, $rank),
         };
 
-        return $this->trial($rank, $putOff, $from->loading);
-    }
-
-    /**
-     * @param  array<int, int>  $rank
-     * @param  array<int, int>  $putOff
-     * @return Trial|null null where what is put off never comes, or a mask stays on for too long by it
-     */
-    private function trial(array $rank, array $putOff, Loading $loading): ?Trial
-    {
-        $timed = (new Dispatcher($this->tasks, $this->calendar, $this->clock, $this->now, $this->bench, $rank, $putOff, $loading))->run();
-
-        return count($timed->order) < $this->tasks->count() || $timed->overstays($this->tasks, self::SPARE) > $this->overstays ? null : new Trial($rank, $putOff, $loading, $timed, Score::of($timed, $this->tasks, $this->calendar, $this->now, $this->bench->due));
+        return $this->ways->of($rank, $putOff, $from->loading);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Timing;
 
+use ArrayObject;
+
 /** Sittings while tasks are timed: what is begun in one go is ended in it, and time is kept for that. */
 final class Sitting
 {
@@ -19,29 +21,42 @@ final class Sitting
     /** @var array<int, list<int>> tasks of each sitting */
     private array $of = [];
 
-    /** @var array<int, bool> */
-    private array $many = [];
+    /** @var ArrayObject<int, bool> what is known already of sittings, for all hands that come from these */
+    private readonly ArrayObject $many;
 
     /** @var array<int, true> sittings that are begun */
     private array $begun = [];
 
-    private readonly SittingRun $run;
+    private SittingRun $run;
 
     /** @var array<int, int> until when each is lifted that is on */
     private array $lifts = [];
 
-    public function __construct(private readonly Tasks $tasks, private readonly Held $held, Calendar $calendar)
+    public function __construct(private readonly Tasks $tasks, private Held $held, Calendar $calendar)
     {
         foreach ($tasks->sitting as $i => $sitting) {
             if ($sitting >= 0) {
                 $this->of[$sitting][] = $i;
             }
         }
+        /** @var ArrayObject<int, bool> $many */
+        $many = new ArrayObject;
+        $this->many = $many;
         $this->run = new SittingRun($tasks, $held, $calendar, $this->of);
         foreach ($tasks->begun as $sitting) {
             $this->begin($sitting, []);
         }
         $this->lifts = array_filter($tasks->laid, static fn (int $off): bool => $tasks->sitting[$off] >= 0, ARRAY_FILTER_USE_KEY);
+    }
+
+    /** The same while tasks are timed by other hands, from here on. */
+    public function of(Held $held): self
+    {
+        $sitting = clone $this;
+        $sitting->held = $held;
+        $sitting->run = $this->run->of($held);
+
+        return $sitting;
     }
 
     /**
@@ -134,6 +149,22 @@ final class Sitting
         }
 
         return $left;
+    }
+
+    /** Whether a task would be begun before something that goes before all else and may be begun too. */
+    public function isPassedOver(int $i, int $at): bool
+    {
+        $hurried = $this->lifts === [] ? [] : $this->hurried();
+        if (in_array($i, $hurried, true)) {
+            return false;
+        }
+        foreach ($hurried as $other) {
+            if ($this->held->open[$other] === 0 && $this->held->letsFrom($other, $at) <= $at) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return array<int, true> paints that go through a gun of what is still sprayed beside something that may not stay for long */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Timing;
 
+use ArrayObject;
+
 /** How a sitting would go that is begun at a moment: how long it takes, and whether what is laid in it comes off in time. */
 final class SittingRun
 {
@@ -13,20 +15,31 @@ final class SittingRun
     /** Rounds in which a session and what holds a spraying have to agree on a moment. */
     private const ROUNDS = 4;
 
-    /** @var array<int, array<string, true>> gates a sitting shuts and has to pass itself */
-    private array $passed = [];
+    /** @var ArrayObject<int, array<string, true>> gates a sitting shuts and has to pass itself, for all hands that come from these */
+    private readonly ArrayObject $passed;
 
     /** @var array<int, array<int, array{int, int}>> by sitting */
     private array $stays = [];
 
     /** @param  array<int, list<int>>  $of  tasks of each sitting */
-    public function __construct(private readonly Tasks $tasks, private readonly Held $held, private readonly Calendar $calendar, private readonly array $of)
+    public function __construct(private readonly Tasks $tasks, private Held $held, private readonly Calendar $calendar, private readonly array $of)
     {
+        /** @var ArrayObject<int, array<string, true>> $passed */
+        $passed = new ArrayObject;
+        $this->passed = $passed;
         foreach ($tasks->stays as $off => $stay) {
             if ($tasks->sitting[$off] >= 0 && $tasks->sitting[$off] === $tasks->sitting[$stay[0]]) {
                 $this->stays[$tasks->sitting[$off]][$off] = $stay;
             }
         }
+    }
+
+    public function of(Held $held): self
+    {
+        $run = clone $this;
+        $run->held = $held;
+
+        return $run;
     }
 
     /** The begin of a session from which each mask is lifted before it has stayed too long; where none is, the moment it was asked of. */

@@ -101,6 +101,9 @@ final class Tasks
     /** @var list<int> tasks for which something is in it to begin with */
     public array $inside = [];
 
+    /** @var list<string> */
+    private array $builds = [];
+
     /** When hands were last at work on it. */
     public int $last = 0;
 
@@ -109,6 +112,16 @@ final class Tasks
 
     /** @var array<string, int> when a gun was last cleaned of a paint, by its id; of whatever was in it, under none */
     public array $cleaned = [];
+
+    /** @return list<string> the build of each, by its id */
+    public function builds(): array
+    {
+        if (count($this->builds) !== count($this->keys)) {
+            $this->builds = array_map(static fn (string $key): string => (string) strstr($key, ' ', true), $this->keys);
+        }
+
+        return $this->builds;
+    }
 
     public static function dries(int $by): DriesBy
     {

@@ -81,6 +81,20 @@ final class InTimeTest extends TestCase
         self::assertLessThan(100_000, $more, 'a search tries thousands, where nobody looks for circles');
     }
 
+    public function test_a_paint_that_had_to_wait_for_a_soft_mask_is_sprayed_once_that_is_off(): void
+    {
+        $task = static fn (int $minutes, int $paint, int $sitting, array $after = [], array $arcs = []): array => ['build' => 0, 'minutes' => $minutes, 'paint' => $paint, 'water' => 0, 'sitting' => $sitting, 'after' => $after, 'arcs' => $arcs];
+        $tasks = Cases::tasks(['tasks' => [$task(2, -1, 0), $task(3, 0, 0, [0], [[2, 15]]), $task(2, -1, 0, [1]), $task(3, 1, -1)], 'sessions' => $this->calendar->sessions, 'paints' => 2, 'guns' => 2, 'cabinet' => []]);
+        $tasks->stays = [2 => [0, 6 * 3600]];
+        $tasks->passes[2] = ['the piece'];
+        $tasks->shuts[3] = [['the piece', 60.0, 0]];
+
+        $timed = (new Dispatcher($tasks, $this->calendar, $this->clock, self::MONDAY_19, new Bench(2), [0, 1, 2, 3]))->run();
+
+        self::assertSame([0, 1, 2, 3], $timed->order, 'what is sprayed on the same piece would keep the mask on');
+        self::assertLessThan(self::MONDAY_19 + 3600, $timed->start[3], 'and goes on the same evening');
+    }
+
     public function test_without_a_show_no_list_is_for_one(): void
     {
         self::assertCount(2, iterator_to_array((new StartLists($this->tasks, $this->calendar, self::MONDAY_19, []))->ranks(), false));
