@@ -68,7 +68,8 @@ final class SearchTest extends AppTestCase
         $at = Hint::query()->value('at');
         $with = self::atTheGuns(app(AllBuilds::class)->all())['gun'];
         self::assertGreaterThanOrEqual($this->leastAtTheGuns(), $with, 'no plan is below what waits for what');
-        self::assertLessThan(self::atTheGuns(app(AllBuilds::class)->all(new Found))['gun'], $with);
+        self::assertLessThanOrEqual(self::atTheGuns(app(AllBuilds::class)->all(new Found))['gun'], $with);
+        self::assertNotSame([], $this->missed(app(AllBuilds::class)->all(new Found)), 'before it one was');
         self::assertSame([], $this->missed(app(AllBuilds::class)->all()), 'no show is missed for a rinse saved');
 
         Hint::query()->delete();
@@ -80,7 +81,7 @@ final class SearchTest extends AppTestCase
         self::assertFalse($searcher->isSearched($state), 'where no better way is found, better orders are looked for');
         self::assertSame($said === 'nothing better', Hint::query()->value('at') === $at, 'what rests on it stands where nothing was found');
         self::assertSame([], $this->missed(app(AllBuilds::class)->all()));
-        self::assertLessThanOrEqual($gun, self::atTheGuns(app(AllBuilds::class)->all())['gun']);
+        self::assertLessThan($gun, self::atTheGuns(app(AllBuilds::class)->all())['gun'], 'with no show missed what is saved is minutes at the guns');
     }
 
     public function test_with_what_it_found_a_quarter_of_the_minutes_at_the_guns_at_most_is_rinsing_and_mixing(): void
