@@ -70,7 +70,7 @@ final class LongOrders
             }
             $trial = $this->trial($this->moved($at), $at->score->late > 0 ? [] : $this->later);
             $its = $trial === null ? INF : $this->cost($trial);
-            if ($trial === null || ! $this->isTaken($its - $cost, self::COLD + (self::HOT - self::COLD) * (1 - $n / $trials) ** 2)) {
+            if ($trial === null || ! Annealing::takes($this->random, $its - $cost, self::COLD + (self::HOT - self::COLD) * (1 - $n / $trials) ** 2)) {
                 continue;
             }
             [$at, $cost] = [$trial, $its];
@@ -79,11 +79,6 @@ final class LongOrders
         }
 
         return $best->score->isBetterThan($from->score) ? $best->timed->order : null;
-    }
-
-    private function isTaken(float $worse, float $heat): bool
-    {
-        return $worse <= 0 || $this->random->getInt(0, 999_999) < 1_000_000 * exp(-$worse / $heat);
     }
 
     /**

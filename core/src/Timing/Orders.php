@@ -30,8 +30,11 @@ final readonly class Orders
 
     private const COOLS = 0.998;
 
+    private Following $following;
+
     public function __construct(private Tasks $tasks, private Calendar $calendar, private WorkClock $clock, private int $now, private Bench $bench, private Randomizer $random)
     {
+        $this->following = new Following($tasks);
     }
 
     /**
@@ -56,7 +59,7 @@ final readonly class Orders
             }
             $moved = $this->random->getInt(0, 1) === 0 ? $this->moved($order, $this->random->getInt(0, count($order) - 1), $this->random->getInt(0, count($order) - 1)) : $this->together($order);
             $its = $this->score($moved);
-            if ($its === null || ! $this->isTaken($its->cost() - $score->cost(), self::HOT * self::COOLS ** ($n % self::ANEW))) {
+            if ($its === null || ! Annealing::takes($this->random, $its->cost() - $score->cost(), self::HOT * self::COOLS ** ($n % self::ANEW))) {
                 continue;
             }
             [$order, $score] = [$moved, $its];
@@ -66,12 +69,6 @@ final readonly class Orders
         }
 
         return $bestScore->isBetterThan($begun) ? $this->kept($best) : null;
-    }
-
-    /** What is better is gone on with, and what is worse the less often the worse it is and the later. */
-    private function isTaken(float $worse, float $heat): bool
-    {
-        return $worse <= 0 || $this->random->getInt(0, 999_999) < 1_000_000 * exp(-$worse / $heat);
     }
 
     /**
@@ -123,27 +120,9 @@ final readonly class Orders
         $last = count($order) - 1;
         $from = $this->random->getInt(0, $last - 1);
         $length = min($last - $from, $this->random->getInt(1, max(1, intdiv($last, 2)))) + 1;
-        $some = array_slice($order, $from, $length);
-        $sooner = $this->random->getInt(0, 1) === 0;
-        $with = [];
-        if ($sooner) {
-            $with[$some[$length - 1]] = true;
-            foreach (array_reverse($some) as $i) {
-                if (array_filter($this->tasks->unlocks[$i], static fn (int $next): bool => isset($with[$next])) !== []) {
-                    $with[$i] = true;
-                }
-            }
-        } else {
-            $with[$some[0]] = true;
-            foreach ($some as $i) {
-                $with += isset($with[$i]) ? array_fill_keys($this->tasks->unlocks[$i], true) : [];
-            }
-        }
-        $others = array_values(array_filter($some, static fn (int $i): bool => ! isset($with[$i])));
-        $these = array_values(array_filter($some, static fn (int $i): bool => isset($with[$i])));
-        array_splice($order, $from, $length, $sooner ? [...$these, ...$others] : [...$others, ...$these]);
+        $until = $from + $length - 1;
 
-        return $order;
+        return $this->random->getInt(0, 1) === 0 ? $this->following->sooner($order, $from, $until, [$order[$until] => true]) : $this->following->later($order, $from, $until, [$order[$from] => true]);
     }
 
     /** @param  list<int>  $order */

@@ -43,6 +43,22 @@ final class OnePairOfHandsTest extends TestCase
         }
     }
 
+    public function test_nothing_is_wrong_with_an_order_that_was_found(): void
+    {
+        $found = 0;
+        foreach (range(1, 16) as $seed) {
+            $set = new SetOfBuilds($seed);
+            $ways = $set->searched(trials: 15);
+            $order = $set->ordered($ways, trials: 300);
+            if ($order->order !== $ways->order) {
+                $found++;
+                $plans = $set->plans($order);
+                self::assertSame([], self::wrong(self::lines($plans), $plans, $set), "set {$seed}");
+            }
+        }
+        self::assertGreaterThan(4, $found);
+    }
+
     #[DataProvider('sets')]
     public function test_nothing_is_wrong_with_what_is_planned_for_all(int $from): void
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace AmberStep\Core\Tests\Support;
 
+use AmberStep\Core\Drying\WorkClock;
 use AmberStep\Core\Kit\HouseRules;
 use AmberStep\Core\Plan\Compiler;
 use AmberStep\Core\Plan\Neighbour;
@@ -14,9 +15,11 @@ use AmberStep\Core\Timing\Bench;
 use AmberStep\Core\Timing\Calendar;
 use AmberStep\Core\Timing\Hints;
 use AmberStep\Core\Timing\Joined;
+use AmberStep\Core\Timing\OrderSearch;
 use AmberStep\Core\Timing\Promise;
 use AmberStep\Core\Timing\Search;
 use AmberStep\Core\Timing\SprayPlace;
+use AmberStep\Core\Timing\Tasks;
 
 /** Several random builds on one bench, at one moment. */
 final class SetOfBuilds
@@ -62,14 +65,27 @@ final class SetOfBuilds
     /** What a search finds for them. */
     public function searched(Hints $before = new Hints, int $seed = 7, int $trials = 40): Hints
     {
-        $rules = Compiler::ofTheTrade()->rules;
-        $tasks = $clock = null;
-        foreach ($this->problems() as $id => $problem) {
-            $tasks[] = Neighbour::of(new Thread($problem, $rules), $id)->tasks;
-            $clock ??= $problem->waits->clock;
-        }
+        [$tasks, $clock] = $this->tasks();
 
-        return $clock === null || $tasks === null ? $before : (new Search(Joined::of($tasks), $this->calendar, $clock, $this->now, $this->bench, $seed, $trials))->run($before, static fn (): bool => true) ?? $before;
+        return (new Search($tasks, $this->calendar, $clock, $this->now, $this->bench, $seed, $trials))->run($before, static fn (): bool => true) ?? $before;
+    }
+
+    /** What a search of the order itself finds after that. */
+    public function ordered(Hints $before, int $seed = 7, int $trials = 40): Hints
+    {
+        [$tasks, $clock] = $this->tasks();
+
+        return (new OrderSearch($tasks, $this->calendar, $clock, $this->now, $this->bench, $seed, $trials))->run($before, static fn (): bool => true) ?? $before;
+    }
+
+    /** @return array{Tasks, WorkClock} of all of them */
+    public function tasks(): array
+    {
+        $rules = Compiler::ofTheTrade()->rules;
+        $problems = $this->problems();
+        $tasks = array_map(static fn (Problem $problem, string $id): Tasks => Neighbour::of(new Thread($problem, $rules), $id)->tasks, $problems, array_keys($problems));
+
+        return [Joined::of($tasks), $problems['b0']->waits->clock];
     }
 
     /** One of them looked into, the others known by what they told. */

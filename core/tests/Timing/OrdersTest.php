@@ -5,15 +5,11 @@ declare(strict_types=1);
 namespace AmberStep\Core\Tests\Timing;
 
 use AmberStep\Core\Drying\WorkClock;
-use AmberStep\Core\Plan\Compiler;
-use AmberStep\Core\Plan\Neighbour;
-use AmberStep\Core\Plan\Thread;
 use AmberStep\Core\Tests\Support\SetOfBuilds;
 use AmberStep\Core\Timing\Calm;
 use AmberStep\Core\Timing\Dispatcher;
 use AmberStep\Core\Timing\Following;
 use AmberStep\Core\Timing\Hints;
-use AmberStep\Core\Timing\Joined;
 use AmberStep\Core\Timing\Keeping;
 use AmberStep\Core\Timing\Loading;
 use AmberStep\Core\Timing\OrderSearch;
@@ -33,12 +29,9 @@ final class OrdersTest extends TestCase
     /** @return iterable<int, array{SetOfBuilds, Tasks, WorkClock}> */
     private static function sets(int $from, int $until): iterable
     {
-        $rules = Compiler::ofTheTrade()->rules;
         foreach (range($from, $until) as $seed) {
             $set = new SetOfBuilds($seed);
-            $problems = $set->problems();
-            $tasks = Joined::of(array_values(array_map(static fn (string $id): Tasks => Neighbour::of(new Thread($problems[$id], $rules), $id)->tasks, array_keys($problems))));
-            yield $seed => [$set, $tasks, $problems['b0']->waits->clock];
+            yield $seed => [$set, ...$set->tasks()];
         }
     }
 
